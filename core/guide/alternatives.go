@@ -1,0 +1,230 @@
+package guide
+
+import (
+	"cmp"
+	"math/bits"
+	"slices"
+
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+)
+
+// mostAlternatives is how many are offered at the most.
+const mostAlternatives = 5
+
+// Alternative is a tested way near to a refused one. Kind, Form and Thickener
+// are empty where the default is meant: sent as a Query at the same altitude it
+// is tested with these minutes.
+type Alternative struct {
+	Query
+	Minutes int
+	Changed int // how many parameters differ from what was asked
+}
+
+// A change is the set of parameters in which a way differs from what was asked.
+// Of two equally large sets, the one with the larger value is offered first.
+type change uint8
+
+const (
+	changesProduct change = 1 << iota
+	changesMethod
+	changesJar
+	changesPack
+	changesForm
+	changesThickener
+)
+
+// way is one tested candidate.
+type way struct {
+	asked
+	change  change
+	minutes int
+	holds   measure.Volume
+	order   int // of finding, to keep ties as the tables have them
+}
+
+// alternatives finds tested ways to use the same fruit, nearest first. A way is
+// left out where a part of its changes is enough. Where there are more than can
+// be offered, every kind of change has its turn before any has a second.
+func alternatives(a *asked, jars []jar.Jar) []Alternative {
+	if !slices.ContainsFunc(jars, func(j jar.Jar) bool { return j.ID == a.Jar }) {
+		if j, ok := jar.Find(a.Jar); ok {
+			jars = append(clone(jars), j)
+		}
+	}
+	f := finder{jars: jars, wanted: a}
+	f.sameProduct()
+	for _, r := range relatives(a) {
+		f.otherProduct(r.product, r.kind)
+	}
+	out := []Alternative{}
+	for _, w := range f.pick() {
+		out = append(out, w.alternative())
+	}
+	return out
+}
+
+type finder struct {
+	jars   []jar.Jar
+	wanted *asked
+	found  []way
+	enough []change // changes within the same product that are enough
+}
+
+// sets lists the sets of changes out of those allowed, smaller sets first.
+func sets(allowed change) []change {
+	var all []change
+	for c := change(1); c <= allowed; c++ {
+		if c&^allowed == 0 {
+			all = append(all, c)
+		}
+	}
+	slices.SortStableFunc(all, func(a, b change) int {
+		return cmp.Compare(bits.OnesCount8(uint8(a)), bits.OnesCount8(uint8(b)))
+	})
+	return all
+}
+
+var (
+	sameProductSets  = sets(changesMethod | changesJar | changesPack | changesForm | changesThickener)
+	otherProductSets = append([]change{0}, sets(changesMethod|changesJar|changesPack)...)
+)
+
+func within(c change, of []change) bool {
+	return slices.ContainsFunc(of, func(e change) bool { return e&^c == 0 })
+}
+
+func (f *finder) sameProduct() {
+	if fruitRefusals(f.wanted) != 0 {
+		return // nothing that may change here mends the fruit
+	}
+	for _, c := range sameProductSets {
+		if within(c, f.enough) {
+			continue
+		}
+		if f.try(*f.wanted, c) {
+			f.enough = append(f.enough, c)
+		}
+	}
+}
+
+// otherProduct looks for the same fruit in another product. Form and thickener
+// belong to a product, so that of the other one is not counted as a change.
+func (f *finder) otherProduct(p Product, k Kind) {
+	base := *f.wanted
+	base.Product, base.info = p, productByID[p]
+	base.Kind, base.kindSet = k, k != ""
+	if k == "" {
+		base.Kind = base.info.Kind
+	}
+	if !slices.Contains(base.info.Forms, base.Form) {
+		base.Form = ownForm(base.info)
+	}
+	base.Thickener = ownThickener(base.info)
+	var enough []change
+	for _, c := range otherProductSets {
+		if within(c, f.enough) || within(c, enough) {
+			continue
+		}
+		if f.try(base, c|changesProduct) {
+			enough = append(enough, c)
+		}
+	}
+}
+
+// try gathers the tested ways that differ from base in exactly these parameters.
+func (f *finder) try(base asked, c change) bool {
+	any := false
+	same, _ := jar.Find(base.Jar)
+	one := []jar.Jar{same}
+	for _, t := range values(c&changesThickener != 0, base.Thickener, []Thickener{ownThickener(base.info), NoThickener}) {
+		for _, fo := range values(c&changesForm != 0, base.Form, base.info.Forms) {
+			for _, p := range values(c&changesPack != 0, base.Pack, packs) {
+				for _, m := range values(c&changesMethod != 0, base.Method, testedMethods) {
+					jars := one
+					if c&changesJar != 0 {
+						jars = f.jars
+					}
+					for i := range jars {
+						if c&changesJar != 0 && jars[i].ID == base.Jar {
+							continue
+						}
+						now := base
+						now.Thickener, now.Form, now.Pack, now.Method = t, fo, p, m
+						now.Jar, now.size = jars[i].ID, jars[i].TestedAs
+						j := judge(&now)
+						if j.why != 0 {
+							continue
+						}
+						f.found = append(f.found, way{now, c, j.minutes, jars[i].Capacity, len(f.found)})
+						any = true
+					}
+				}
+			}
+		}
+	}
+	return any
+}
+
+// values is what to try for a parameter: all others where it changes.
+func values[T ~string](changes bool, now T, all []T) []T {
+	if !changes {
+		return []T{now}
+	}
+	var others []T
+	for _, v := range all {
+		if v != now && !slices.Contains(others, v) {
+			others = append(others, v)
+		}
+	}
+	return others
+}
+
+// pick chooses what to offer and sorts it, nearest first.
+func (f *finder) pick() []way {
+	nearest := func(a, b way) int {
+		return cmp.Or(
+			cmp.Compare(bits.OnesCount8(uint8(a.change)), bits.OnesCount8(uint8(b.change))),
+			-cmp.Compare(a.change, b.change),
+			-cmp.Compare(a.holds, b.holds),
+			cmp.Compare(a.order, b.order),
+		)
+	}
+	slices.SortFunc(f.found, nearest)
+	type group struct {
+		change  change
+		product Product
+	}
+	turn := make([]int, len(f.found))
+	seen := map[group]int{}
+	for i, w := range f.found {
+		g := group{w.change, w.Product}
+		turn[i] = seen[g]
+		seen[g]++
+	}
+	var chosen []way
+	for round := 0; len(chosen) < min(mostAlternatives, len(f.found)); round++ {
+		for i, w := range f.found {
+			if turn[i] == round && len(chosen) < mostAlternatives {
+				chosen = append(chosen, w)
+			}
+		}
+	}
+	slices.SortFunc(chosen, nearest)
+	return chosen
+}
+
+// alternative drops from w what need not be said.
+func (w way) alternative() Alternative {
+	alt := Alternative{Query: w.Query, Minutes: w.minutes, Changed: bits.OnesCount8(uint8(w.change))}
+	if !w.kindSet || w.Kind == w.info.Kind && w.Product != "mango-sauce" {
+		alt.Kind = ""
+	}
+	if w.Form == ownForm(w.info) {
+		alt.Form = ""
+	}
+	if w.Thickener == ownThickener(w.info) {
+		alt.Thickener = ""
+	}
+	return alt
+}

@@ -1,0 +1,191 @@
+package guide
+
+import (
+	"testing"
+
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+)
+
+// TestWalk goes through every product, kind, form, pack, jar, method and
+// thickener at an altitude of each band, and holds the rules that may never bend.
+func TestWalk(t *testing.T) {
+	bands := []int{500, 2000, 3480, 8000}
+	count, testedCount := 0, 0
+	for i := range products {
+		p := &products[i]
+		for _, kind := range append([]Kind{""}, p.Kinds...) {
+			for _, form := range append(clone(p.Forms), "mashed") {
+				for _, pack := range packs {
+					for _, method := range Methods() {
+						for _, thickener := range []Thickener{NoThickener, CookTypeStarch, "flour"} {
+							for _, j := range allJars {
+								q := Query{Product: p.ID, Kind: kind, Form: form, Pack: pack, Jar: j.ID, Method: method, Thickener: thickener}
+								a, err := understand(q)
+								if err != nil {
+									if p.ID == "berries" && pack == Hot && kind == "" {
+										continue
+									}
+									t.Fatalf("%+v: %v", q, err)
+								}
+								last := 0
+								for b, ft := range bands {
+									a.Altitude = feet4[b]
+									v := judge(&a)
+									count++
+									if v.why != 0 {
+										continue
+									}
+									testedCount++
+									if method != BoilingWater && method != Steam {
+										t.Fatalf("%+v is tested", q)
+									}
+									if !v.hasRow || v.row.Size < j.TestedAs || v.minutes != v.row.Minutes[b] {
+										t.Fatalf("%+v at %d ft: %d min of row %+v", q, ft, v.minutes, v.row)
+									}
+									if v.minutes < last {
+										t.Fatalf("%+v: %d min at %d ft, %d below", q, v.minutes, ft, last)
+									}
+									last = v.minutes
+									if method == Steam && (v.minutes > 45 || j.TestedAs == jar.HalfGallon) {
+										t.Fatalf("%+v: steam, %d min", q, v.minutes)
+									}
+								}
+							}
+						}
+					}
+				}
+			}
+		}
+	}
+	t.Logf("%d combinations, %d tested", count, testedCount)
+	if testedCount == 0 || testedCount == count {
+		t.Fatal("nothing was told apart")
+	}
+}
+
+var feet4 = func() (a [4]measure.Altitude) {
+	for i, ft := range [...]int{500, 2000, 3480, 8000} {
+		a[i] = measure.Altitude(ft) * 304_800
+	}
+	return a
+}()
+
+// TestTimeNeverFallsWithSize holds larger jars to at least the smaller one's time.
+func TestTimeNeverFallsWithSize(t *testing.T) {
+	for _, p := range productByID {
+		for _, rs := range [][]Row{p.raw, p.hot} {
+			for i := 1; i < len(rs); i++ {
+				for b := range rs[i].Minutes {
+					if rs[i].Size <= rs[i-1].Size || rs[i].Minutes[b] < rs[i-1].Minutes[b] {
+						t.Errorf("%+v after %+v", rs[i], rs[i-1])
+					}
+				}
+			}
+		}
+	}
+}
+
+// TestAlternativesHold sends every alternative back, for every product and kind
+// and one thing at a time that is wrong with it, in every band.
+func TestAlternativesHold(t *testing.T) {
+	offered, refusals := 0, map[Code]int{}
+	check := func(q Query) {
+		if len(Check(q)) > 0 {
+			return
+		}
+		v := judgeOK(t, q)
+		if v.Tested != nil {
+			return
+		}
+		for _, r := range v.Reasons {
+			refusals[r.Code]++
+		}
+		if len(v.Alternatives) > mostAlternatives || len(v.Alternatives)+len(v.Instead) == 0 {
+			t.Fatalf("%+v: %d alternatives, %d ways instead", q, len(v.Alternatives), len(v.Instead))
+		}
+		last := 0
+		for _, a := range v.Alternatives {
+			back := a.Query
+			again := judgeOK(t, back)
+			if again.Tested == nil || again.Tested.Minutes != a.Minutes || a.Altitude != q.Altitude || a.Method == "" {
+				t.Fatalf("%+v offers %+v, which is %+v", q, a, again)
+			}
+			if a.Changed < last || a.Changed == 0 {
+				t.Fatalf("%+v: %d changes after %d", q, a.Changed, last)
+			}
+			last = a.Changed
+			offered++
+		}
+	}
+	for i := range products {
+		p := &products[i]
+		for _, kind := range append([]Kind{""}, p.Kinds...) {
+			for _, alt := range feet4 {
+				for _, pack := range packs {
+					for _, id := range []jar.ID{"4-oz", "quart", "half-gallon"} {
+						q := Query{Product: p.ID, Kind: kind, Pack: pack, Jar: id, Altitude: alt}
+						check(q)
+						for _, f := range forms {
+							q.Form = f
+							check(q)
+						}
+						q.Form = ""
+						for _, m := range Methods() {
+							q.Method = m
+							check(q)
+						}
+						q.Method = ""
+						for _, th := range thickeners {
+							q.Thickener = th
+							check(q)
+						}
+					}
+				}
+			}
+		}
+	}
+	for _, c := range Codes() {
+		if refusals[c] == 0 {
+			t.Errorf("%s was never reached", c)
+		}
+	}
+	t.Logf("%d alternatives sent back", offered)
+}
+
+func FuzzJudge(f *testing.F) {
+	f.Add("peaches", "freestone", "halves", "hot", "quart", "boiling-water", "none", int64(3480))
+	f.Add("berries", "", "", "hot", "pint", "", "", int64(-1400))
+	f.Fuzz(func(t *testing.T, product, kind, form, pack, j, method, thickener string, ft int64) {
+		q := Query{Product(product), Kind(kind), Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800}
+		v, err := Judge(q)
+		switch {
+		case err != nil:
+			if len(err.(Problems)) == 0 {
+				t.Fatal("an error without a problem")
+			}
+		case (v.Tested == nil) == (len(v.Reasons) == 0):
+			t.Fatalf("%+v: not exactly one verdict", q)
+		case v.Tested != nil:
+			if r, ok := rowFor(productByID[q.Product], q.Pack, v.Tested.TestedAs); !ok || r.Minutes[bandOf(q.Altitude.Feet())] != v.Tested.Minutes {
+				t.Fatalf("%+v: %d min", q, v.Tested.Minutes)
+			}
+		}
+	})
+}
+
+func BenchmarkTested(b *testing.B) {
+	q := at(b, "peaches hot quart 3480 kind=freestone")
+	b.ReportAllocs()
+	for range b.N {
+		judgeOK(b, q)
+	}
+}
+
+func BenchmarkRefusedWithAlternatives(b *testing.B) {
+	q := at(b, "peaches hot half-gallon 3480 form=mashed method=oven thickener=flour")
+	b.ReportAllocs()
+	for range b.N {
+		judgeOK(b, q)
+	}
+}

@@ -1,0 +1,3 @@
+module mellisca
+
+go 1.26
