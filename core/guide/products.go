@@ -181,6 +181,9 @@ func ownThickener(p *ProductInfo) Thickener {
 	return NoThickener
 }
 
+// Thickener is what the product's rows were tested with.
+func (p ProductInfo) Thickener() Thickener { return ownThickener(&p) }
+
 // ownForm is the form that the product's rows were tested with.
 func ownForm(p *ProductInfo) Form {
 	if len(p.Forms) == 0 {

@@ -1,0 +1,44 @@
+package batch
+
+import (
+	"fmt"
+	"strconv"
+
+	"mellisca/core/syrup"
+)
+
+// LiquidName is a liquid in a sentence: "light syrup", "4 water : 1 sugar".
+func LiquidName(l Liquid) string {
+	switch l.Kind {
+	case Syrup:
+		if n, ok := syrup.FindStrength(l.Strength); ok {
+			return n.Name
+		}
+	case Brix:
+		return fmt.Sprintf("syrup of %s °Brix", plain(l.Brix))
+	case Ratio:
+		return fmt.Sprintf("syrup of %s water to %s sugar", plain(l.WaterParts), plain(l.SugarParts))
+	case Water:
+		return "plain water"
+	case AppleJuice:
+		return "apple juice"
+	case WhiteGrapeJuice:
+		return "white grape juice"
+	case OwnJuice:
+		return "its own juice"
+	}
+	return string(l.Kind)
+}
+
+// SweetenerName is a sweetener in a sentence: "half honey".
+func SweetenerName(s syrup.Sweetener) string {
+	switch s {
+	case syrup.Honey:
+		return "honey"
+	case syrup.HoneyHalf:
+		return "half honey, half sugar"
+	}
+	return "sugar"
+}
+
+func plain(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }

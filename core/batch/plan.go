@@ -1,0 +1,245 @@
+package batch
+
+import (
+	"mellisca/core/canner"
+	"mellisca/core/fruit"
+	"mellisca/core/guide"
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+	"mellisca/core/syrup"
+)
+
+// Status says what a plan comes to.
+type Status string
+
+// What a plan comes to.
+const (
+	Tested     Status = "tested"
+	Refused    Status = "refused"
+	Incomplete Status = "incomplete" // something must be said before a time can be given
+)
+
+// Missing is something that must be said before a time can be given.
+type Missing struct {
+	Field string // "altitude", "kind"
+	Text  string
+}
+
+// JarCount is how many jars a batch comes to.
+type JarCount struct {
+	Planned   int  // what liquid and loads are worked out for
+	Low, High int  // full jars, from the poorest to the richest fruit
+	OwnGuess  bool // the range is ours, not published
+	FromFruit bool // the count was worked out; otherwise the cook gave it
+}
+
+// Pour is the liquid for the batch.
+type Pour struct {
+	Liquid       Liquid
+	Name         string // "light syrup", "apple juice"
+	Litres       float64
+	LitresPerJar float64
+	SparePercent float64
+	Syrup        *syrup.Recipe // nil for water and juices
+	NearestName  string        // the named strength nearest to it; empty where none is near
+}
+
+// Load is one filling of the canner.
+type Load struct {
+	Jars  int
+	Spots []canner.Spot
+}
+
+// Plan is all that a cook needs for one batch. Where Status is not Tested, no
+// time is in it.
+type Plan struct {
+	Query    guide.Query // with what was left out filled in
+	Name     string      // of the product, in a sentence
+	Status   Status
+	Missing  []Missing
+	Verdict  guide.Verdict // Tested or refused; empty where Incomplete
+	Jar      jar.Jar
+	Amount   fruit.Amount
+	Altitude *measure.Altitude
+
+	Jars       *JarCount
+	Fruit      *fruit.Need // for all jars planned; nil where nothing is published
+	AmountNote string      // why jars or fruit could not be worked out
+	Pour       *Pour       // nil where the product brings its own liquid
+	Filling    *FillingBatch
+	Pot        canner.Pot
+	Capacity   int // jars of this size in one load
+	Loads      []Load
+	PotNote    string // why the canner does not take these jars
+	Prepare    []string
+	InEachJar  []string
+	Cautions   []guide.Caution
+}
+
+// Make works a plan out. It errs with Problems where something is not
+// understood; a refusal is a plan.
+func Make(r Request, k Kitchen) (Plan, error) {
+	in, err := understand(r, k)
+	if err != nil {
+		return Plan{}, err
+	}
+	p := Plan{Jar: in.jar, Amount: in.amount, Altitude: in.altitude, Name: in.info.Name, Pot: canner.Default}
+	if !in.known {
+		p.Name = in.Product
+		p.refuseUnknown(in)
+		return p, nil
+	}
+	p.askForMissing(in)
+	if p.Status == Incomplete {
+		p.Query = in.query(0)
+		if in.altitude != nil {
+			p.Query.Altitude = *in.altitude
+		}
+	} else if err := p.judge(in); err != nil {
+		return Plan{}, err
+	}
+	if p.Status == Refused {
+		return p, nil
+	}
+	p.count(in)
+	p.pour(in)
+	p.fill(in)
+	p.load(in)
+	p.Prepare = preparation(in, &p)
+	p.InEachJar = inEachJar(in, &p)
+	p.Cautions = p.cautions()
+	return p, nil
+}
+
+func (p *Plan) askForMissing(in read) {
+	if in.altitude == nil {
+		p.Missing = append(p.Missing, Missing{"altitude", "Give the altitude of your kitchen: water boils cooler higher up, and the safe time depends on it."})
+	}
+	if in.Product == "berries" && in.Pack == guide.Hot && in.Kind == "" {
+		p.Missing = append(p.Missing, Missing{"kind", "Say which berries: only some have been tested packed hot."})
+	}
+	if len(p.Missing) > 0 {
+		p.Status = Incomplete
+	}
+}
+
+// refuseUnknown is the verdict for free text that names nothing the guide knows.
+func (p *Plan) refuseUnknown(in read) {
+	p.Status, p.Query = Refused, in.query(0)
+	p.Verdict = guide.Unknown(in.Product)
+}
+
+func (p *Plan) judge(in read) error {
+	v, err := guide.JudgeAmong(in.query(*in.altitude), JarsOf(in.kitchen.Units))
+	if err != nil {
+		return err
+	}
+	p.Verdict, p.Query, p.Status = v, v.Query, Refused
+	if v.Tested != nil {
+		p.Status = Tested
+	}
+	return nil
+}
+
+// JarsOf lists the jars that a kitchen with these units has.
+func JarsOf(s measure.System) []jar.Jar {
+	var own []jar.Jar
+	for _, j := range jar.All() {
+		if j.System == s {
+			own = append(own, j)
+		}
+	}
+	return own
+}
+
+// count works out jars from fruit, or fruit from jars.
+func (p *Plan) count(in read) {
+	if in.amount.Jars > 0 {
+		n := in.amount.Jars
+		p.Jars = &JarCount{Planned: n, Low: n, High: n}
+		if need, ok := fruit.FruitFor(in.Product, n, in.jar); ok {
+			p.Fruit = &need
+		} else if _, ok := fillings[guide.Product(in.Product)]; !ok {
+			p.AmountNote = "There is no published quantity of fruit for " + p.Name + "; go by your recipe."
+		}
+		return
+	}
+	y, ok := fruit.JarsFrom(in.Product, in.amount.Fruit, in.jar)
+	switch {
+	case !ok && fillings[guide.Product(in.Product)] != nil:
+		p.AmountNote = "The recipe measures prepared fruit in cups, so say how many jars you want: 7 quarts."
+	case !ok:
+		p.AmountNote = "There is no published quantity of fruit for " + p.Name + ", so say how many jars you want: 6 jars."
+	case y.Likely == 0:
+		p.AmountNote = "That is not enough to fill one " + in.jar.One + ". Take a smaller jar, or eat it fresh."
+	default:
+		p.Jars = &JarCount{Planned: y.Likely, Low: y.Low, High: y.High, OwnGuess: y.OwnGuess, FromFruit: true}
+		if y.Likely > fruit.MostJars {
+			p.Jars, p.AmountNote = nil, "That is more than 500 jars. Split it into batches."
+		}
+	}
+}
+
+func (p *Plan) pour(in read) {
+	l, ok := in.Liquid.chosen(guide.Product(in.Product))
+	if !ok || p.Jars == nil {
+		return
+	}
+	pour := Pour{Liquid: l, Name: LiquidName(l), SparePercent: syrup.DefaultSpare}
+	if brix, makes := l.brix(); makes {
+		r := syrup.Make(syrup.Request{
+			Jars: p.Jars.Planned, Jar: in.jar, Brix: brix, Strength: l.Strength, Sweetener: l.Sweetener,
+			SparePercent: syrup.DefaultSpare,
+		})
+		pour.Syrup, pour.Litres, pour.LitresPerJar = &r, r.Litres, r.LitresPerJar
+		if n, ok := syrup.Nearest(brix); ok {
+			pour.NearestName = n.Name
+		}
+	} else {
+		pour.Litres, pour.LitresPerJar = syrup.Volume(p.Jars.Planned, in.jar, 0, syrup.DefaultSpare)
+	}
+	p.Pour = &pour
+}
+
+func (p *Plan) fill(in read) {
+	if p.Jars == nil {
+		return
+	}
+	quarts := float64(p.Jars.Planned) * in.jar.Capacity.Litres() / measure.Quart.Litres()
+	if f, ok := fill(p.Query.Product, p.Query.Thickener, quarts); ok {
+		p.Filling = &f
+	}
+}
+
+func (p *Plan) load(in read) {
+	p.Capacity = p.Pot.Capacity(in.jar)
+	if t := p.Verdict.Tested; t != nil {
+		if err := p.Pot.Deep(in.jar, measure.Inches(float64(t.WaterOverJars))); err != nil {
+			p.PotNote = "The " + p.Pot.Name + " is " + err.Error() + ". Take a deeper pot or a smaller jar."
+			return
+		}
+	}
+	if p.Jars == nil {
+		return
+	}
+	for _, n := range canner.Loads(p.Jars.Planned, p.Capacity) {
+		spots, _ := p.Pot.Arrange(in.jar, n)
+		p.Loads = append(p.Loads, Load{n, spots})
+	}
+}
+
+// cautions are those of the verdict with those of the plan before the last,
+// which is always to check the guide.
+func (p *Plan) cautions() []guide.Caution {
+	if p.Verdict.Tested == nil {
+		return nil
+	}
+	cs := append([]guide.Caution(nil), p.Verdict.Tested.Cautions...)
+	last := len(cs) - 1
+	own := cs[:last:last]
+	if p.Pour != nil && p.Pour.Syrup != nil && p.Pour.Liquid.Sweetener != syrup.Sugar {
+		own = append(own, guide.Caution{Code: "honey", Text: "Honey was tested for up to half the sugar; all honey is a matter of taste, not of safety. No honey for children under one year."})
+	}
+	own = append(own, guide.Caution{Code: "reactive-pan", Text: "Let fruit and syrup stand in stainless steel, enamel, glass or food plastic, not in bare aluminium, copper, iron or galvanised pails."})
+	return append(own, cs[last])
+}

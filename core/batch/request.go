@@ -1,0 +1,137 @@
+package batch
+
+import (
+	"errors"
+	"strings"
+
+	"mellisca/core/fruit"
+	"mellisca/core/guide"
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+)
+
+// Kitchen is what a plan takes from the cook's own kitchen.
+type Kitchen struct {
+	Altitude *measure.Altitude // nil: not known, so that no time is given
+	Units    measure.System
+}
+
+// Request is the sentence a cook edits. Amount and Altitude are as typed.
+type Request struct {
+	Product   string // an id of the guide, or free text, which is refused as not tested
+	Kind      guide.Kind
+	Form      guide.Form
+	Pack      guide.Pack
+	Jar       jar.ID
+	Method    guide.Method
+	Thickener guide.Thickener
+	Altitude  string // empty: the kitchen's
+	Amount    string // "12 lb", "half a bushel", "7 jars"
+	Liquid    Liquid
+}
+
+// Problem is something typed or chosen that is not understood.
+type Problem struct {
+	Field string // as in Request, in lower camel case: "amount", "liquid.brix"
+	Given string
+	Text  string // what is wrong and what is accepted
+}
+
+// Problems is everything in a Request that is not understood.
+type Problems []Problem
+
+// Error joins the problems.
+func (ps Problems) Error() string {
+	all := make([]string, len(ps))
+	for i, p := range ps {
+		all[i] = p.Text
+	}
+	return strings.Join(all, "; ")
+}
+
+// longestProduct bounds free text that names a product.
+const longestProduct = 80
+
+// read is a Request with every value understood.
+type read struct {
+	Request
+	kitchen  Kitchen
+	info     guide.ProductInfo
+	known    bool // the product is one the guide knows
+	jar      jar.Jar
+	amount   fruit.Amount
+	altitude *measure.Altitude
+}
+
+// understand reads every field of r, and reports all that it does not
+// understand at once.
+func understand(r Request, k Kitchen) (read, error) {
+	var ps Problems
+	add := func(field, given, text string) { ps = append(ps, Problem{field, given, text}) }
+	in := read{Request: r, kitchen: k, altitude: k.Altitude}
+
+	in.Product = strings.TrimSpace(r.Product)
+	in.info, in.known = guide.FindProduct(guide.Product(in.Product))
+	switch {
+	case in.Product == "":
+		add("product", "", "Say what you want to can, such as peaches or applesauce.")
+	case len(in.Product) > longestProduct:
+		add("product", in.Product, "That is too long for the name of a product: 80 letters at most.")
+	}
+	for _, p := range guide.Check(in.query(0)) {
+		switch {
+		case p.Field == "product":
+			// Free text is a refusal, not a mistake.
+		case p.Field == "kind" && (!in.known || p.Given == ""):
+			// A kind means nothing for a product that is not known; a missing one is asked for in the plan.
+		default:
+			add(p.Field, p.Given, sentence(p.Error()))
+		}
+	}
+	in.jar, _ = jar.Find(r.Jar)
+	if in.jar.ID != "" {
+		var err error
+		in.amount, err = fruit.ParseAmount(r.Amount, in.Product, in.jar)
+		if err != nil {
+			add("amount", r.Amount, sentence(err.Error()))
+		}
+	}
+	if r.Altitude != "" {
+		a, err := measure.ParseAltitude(r.Altitude)
+		if err != nil {
+			add("altitude", r.Altitude, sentence(err.Error()))
+		}
+		in.altitude = &a
+	}
+	ps = append(ps, r.Liquid.check()...)
+	if len(ps) > 0 {
+		return read{}, ps
+	}
+	return in, nil
+}
+
+// query asks the guide for what r says, at an altitude.
+func (in read) query(a measure.Altitude) guide.Query {
+	return guide.Query{
+		Product: guide.Product(in.Product), Kind: in.Kind, Form: in.Form, Pack: in.Pack, Jar: in.Jar,
+		Method: in.Method, Thickener: in.Thickener, Altitude: a,
+	}
+}
+
+// Check says what of r is not understood, as Problems; nil where all of it is.
+func Check(r Request, k Kitchen) error {
+	_, err := understand(r, k)
+	var ps Problems
+	if errors.As(err, &ps) {
+		return ps
+	}
+	return nil
+}
+
+// sentence makes a full sentence of an error.
+func sentence(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:] + "."
+}
