@@ -101,3 +101,6 @@ func packingRefusals(a *asked) codes {
 func testedHot(k Kind) bool {
 	return k == "blueberry" || k == "currant" || k == "gooseberry" || k == "huckleberry"
 }
+
+// KindRefused says whether a kind of a product is refused for what it is.
+func KindRefused(p Product, k Kind) bool { return kindRefusal(p, k) != 0 }

@@ -1,0 +1,80 @@
+// Package demo lays out a made-up kitchen: two cousins, Ilse and Marlow
+// Tarrant, in Corvane, a hill village at 3,480 ft that does not exist. It writes
+// through the HTTP API, by the same doors that a cook uses.
+//
+//	err := demo.Fill(ctx, "http://127.0.0.1:8080")
+package demo
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"net/http"
+)
+
+// Fill lays the scenario out in the kitchen served at address. A kitchen that
+// has batches already is left as it is.
+func Fill(ctx context.Context, address string) error {
+	c := client{address}
+	var there []json.RawMessage
+	if err := c.do(ctx, http.MethodGet, "/api/batches", nil, &there); err != nil {
+		return err
+	}
+	if len(there) > 0 {
+		return nil
+	}
+	var k struct {
+		Version int `json:"version"`
+	}
+	if err := c.do(ctx, http.MethodGet, "/api/kitchen", nil, &k); err != nil {
+		return err
+	}
+	if err := c.do(ctx, http.MethodPut, "/api/kitchen", object{
+		"name": "Ilse and Marlow's kitchen, Corvane", "altitude": "3,480 ft", "units": "us", "version": k.Version,
+	}, nil); err != nil {
+		return err
+	}
+	for _, b := range batches {
+		if err := c.do(ctx, http.MethodPost, "/api/batches", b, nil); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+type client struct{ address string }
+
+// do sends body as JSON and reads the answer into out; nil is nothing.
+func (c client) do(ctx context.Context, method, path string, body, out any) error {
+	var send io.Reader
+	if body != nil {
+		raw, err := json.Marshal(body)
+		if err != nil {
+			return err
+		}
+		send = bytes.NewReader(raw)
+	}
+	req, err := http.NewRequestWithContext(ctx, method, c.address+path, send)
+	if err != nil {
+		return err
+	}
+	req.Header.Set("Content-Type", "application/json")
+	res, err := http.DefaultClient.Do(req)
+	if err != nil {
+		return err
+	}
+	defer res.Body.Close()
+	raw, err := io.ReadAll(res.Body)
+	if err != nil {
+		return err
+	}
+	if res.StatusCode >= 300 {
+		return fmt.Errorf("%s %s: %s: %s", method, path, res.Status, raw)
+	}
+	if out == nil {
+		return nil
+	}
+	return json.Unmarshal(raw, out)
+}

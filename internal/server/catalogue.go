@@ -1,0 +1,107 @@
+package server
+
+import (
+	"context"
+	"slices"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"mellisca/core/batch"
+	"mellisca/core/guide"
+	"mellisca/core/jar"
+	"mellisca/core/syrup"
+)
+
+// choice is one thing to choose in the sentence.
+type choice struct {
+	ID     string `json:"id"`
+	Name   string `json:"name"`
+	Tested bool   `json:"tested" doc:"false: choosing it is answered with a refusal"`
+}
+
+type liquidChoice struct {
+	Name   string     `json:"name"`
+	Liquid liquidBody `json:"liquid"`
+}
+
+type productChoice struct {
+	ID         string         `json:"id"`
+	Name       string         `json:"name"`
+	Group      string         `json:"group"`
+	Tested     bool           `json:"tested"`
+	Kinds      []choice       `json:"kinds" nullable:"false"`
+	Kind       string         `json:"kind" doc:"the kind its rows were tested with; empty where there is no single one"`
+	Forms      []choice       `json:"forms" nullable:"false"`
+	Packs      []choice       `json:"packs" nullable:"false"`
+	Liquids    []liquidChoice `json:"liquids" nullable:"false" doc:"none where it brings its own"`
+	Thickeners []choice       `json:"thickeners" nullable:"false"`
+}
+
+type jarChoice struct {
+	jarBody
+	System string `json:"system" enum:"us,metric"`
+}
+
+type catalogueBody struct {
+	Products   []productChoice `json:"products" nullable:"false"`
+	Jars       []jarChoice     `json:"jars" nullable:"false"`
+	Methods    []choice        `json:"methods" nullable:"false"`
+	Sweeteners []choice        `json:"sweeteners" nullable:"false"`
+}
+
+type catalogueOutput struct{ Body catalogueBody }
+
+func registerCatalogue(api huma.API) {
+	body := catalogue()
+	huma.Register(api, huma.Operation{
+		OperationID: "catalogue", Method: "GET", Path: "/api/catalogue", Summary: "What the sentence of a batch may say",
+	}, func(context.Context, *struct{}) (*catalogueOutput, error) { return &catalogueOutput{body}, nil })
+}
+
+func catalogue() catalogueBody {
+	c := catalogueBody{}
+	for _, p := range guide.Products() {
+		c.Products = append(c.Products, productChoiceOf(p))
+	}
+	for _, j := range jar.All() {
+		c.Jars = append(c.Jars, jarChoice{jarAnswer(j), string(j.System)})
+	}
+	for _, m := range guide.Methods() {
+		c.Methods = append(c.Methods, choice{string(m), guide.MethodName(m), m == guide.BoilingWater || m == guide.Steam})
+	}
+	for _, s := range syrup.Sweeteners() {
+		c.Sweeteners = append(c.Sweeteners, choice{string(s), batch.SweetenerName(s), true})
+	}
+	return c
+}
+
+// otherForms are asked for in kitchens, whatever was tested.
+var otherForms = []guide.Form{"peel-on", "crushed", "mashed"}
+
+func productChoiceOf(p guide.ProductInfo) productChoice {
+	b := productChoice{
+		ID: string(p.ID), Name: p.Name, Group: string(p.Group), Tested: p.Tested(), Kind: string(p.Kind),
+		Kinds: []choice{}, Forms: []choice{}, Packs: []choice{}, Liquids: []liquidChoice{}, Thickeners: []choice{},
+	}
+	for _, k := range p.Kinds {
+		b.Kinds = append(b.Kinds, choice{string(k), guide.KindName(k), !guide.KindRefused(p.ID, k)})
+	}
+	if p.Group == guide.Fruit {
+		for _, f := range append(slices.Clone(p.Forms), otherForms...) {
+			b.Forms = append(b.Forms, choice{string(f), guide.FormName(f), slices.Contains(p.Forms, f)})
+		}
+	}
+	for _, pack := range guide.Packs() {
+		tested := slices.ContainsFunc(guide.Rows(), func(r guide.Row) bool { return r.Product == p.ID && r.Pack == pack })
+		b.Packs = append(b.Packs, choice{string(pack), guide.PackName(pack), tested})
+	}
+	for _, l := range batch.PackedIn(p.ID) {
+		b.Liquids = append(b.Liquids, liquidChoice{batch.LiquidName(l), liquidOf(l)})
+	}
+	if p.Group == guide.Fillings {
+		for _, t := range guide.Thickeners() {
+			b.Thickeners = append(b.Thickeners, choice{string(t), guide.ThickenerName(t), t == guide.CookTypeStarch || t == guide.NoThickener})
+		}
+	}
+	return b
+}

@@ -1,0 +1,52 @@
+package server
+
+import (
+	"context"
+	"errors"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"mellisca/core/batch"
+	"mellisca/core/measure"
+)
+
+type planInput struct{ Body requestBody }
+
+type planOutput struct{ Body planBody }
+
+func (s *server) registerPlan(api huma.API) {
+	huma.Register(api, huma.Operation{
+		OperationID: "plan", Method: "POST", Path: "/api/plan", MaxBodyBytes: mostBody, Errors: []int{422},
+		Summary: "The plan of a batch, without keeping it",
+	}, func(ctx context.Context, in *planInput) (*planOutput, error) {
+		k, units, err := s.kitchenNow(ctx)
+		if err != nil {
+			return nil, err
+		}
+		r := in.Body.request()
+		p, err := makePlan(r, k, "body.")
+		if err != nil {
+			return nil, err
+		}
+		return &planOutput{planAnswer(r, p, units)}, nil
+	})
+}
+
+// kitchenNow is what plans take from the kitchen as it is set up.
+func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System, error) {
+	k, err := s.store.Kitchen(ctx)
+	if err != nil {
+		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
+	}
+	return batch.Kitchen{Altitude: k.Altitude, Units: k.Units}, k.Units, nil
+}
+
+// makePlan makes a plan, or a problem whose fields start with prefix.
+func makePlan(r batch.Request, k batch.Kitchen, prefix string) (batch.Plan, error) {
+	p, err := batch.Make(r, k)
+	var ps batch.Problems
+	if errors.As(err, &ps) {
+		return batch.Plan{}, bodyProblems(ps, prefix)
+	}
+	return p, err
+}

@@ -1,0 +1,115 @@
+package server
+
+// planBody is the plan of a batch in words and figures ready to be shown.
+type planBody struct {
+	Status       string        `json:"status" enum:"tested,refused,incomplete"`
+	Headline     string        `json:"headline" doc:"what is packed, in a line"`
+	ProductName  string        `json:"productName"`
+	Request      requestBody   `json:"request" doc:"the request with what was left out filled in"`
+	Missing      []missingBody `json:"missing" nullable:"false"`
+	Time         *timeBody     `json:"time" doc:"null unless tested"`
+	Reasons      []codeText    `json:"reasons" nullable:"false"`
+	Alternatives []offerBody   `json:"alternatives" nullable:"false"`
+	Instead      []wayText     `json:"instead" nullable:"false"`
+	Jar          jarBody       `json:"jar"`
+	Altitude     string        `json:"altitude" doc:"in words; empty where not known"`
+	Jars         *jarsBody     `json:"jars"`
+	Fruit        *fruitBody    `json:"fruit"`
+	AmountNote   string        `json:"amountNote"`
+	Liquid       *pourBody     `json:"liquid" doc:"null where the product brings its own"`
+	Recipe       *recipeBody   `json:"recipe" doc:"of the four fillings"`
+	Canner       cannerBody    `json:"canner"`
+	Prepare      []string      `json:"prepare" nullable:"false"`
+	InEachJar    []string      `json:"inEachJar" nullable:"false"`
+	Cautions     []codeText    `json:"cautions" nullable:"false"`
+}
+
+type missingBody struct {
+	Field string `json:"field"`
+	Text  string `json:"text"`
+}
+
+type timeBody struct {
+	Minutes        int     `json:"minutes"`
+	Band           string  `json:"band" doc:"3,001 to 6,000 ft"`
+	TestedAs       string  `json:"testedAs"`
+	Source         string  `json:"source"`
+	Headspace      string  `json:"headspace"`
+	HeadspaceCm    float64 `json:"headspaceCm"`
+	Water          string  `json:"water" doc:"over the jars; empty in steam"`
+	SterileMinutes int     `json:"sterileMinutes" doc:"0 where clean and hot is enough"`
+	Acid           string  `json:"acid" doc:"empty where the fruit is acid enough"`
+}
+
+// offerBody is a tested way, as a button that changes the sentence.
+type offerBody struct {
+	Label   string      `json:"label"`
+	Minutes int         `json:"minutes"`
+	Request requestBody `json:"request"`
+}
+
+type jarBody struct {
+	ID         string  `json:"id"`
+	One        string  `json:"one"`
+	Many       string  `json:"many"`
+	CapacityMl float64 `json:"capacityMl"`
+	DiameterCm float64 `json:"diameterCm"`
+	HeightCm   float64 `json:"heightCm"`
+	Mouth      string  `json:"mouth" enum:"regular,wide"`
+}
+
+type jarsBody struct {
+	Planned int    `json:"planned"`
+	Text    string `json:"text" doc:"5 quarts"`
+	Range   string `json:"range" doc:"empty where the cook gave the jars"`
+	Ready   int    `json:"ready" doc:"how many to have ready"`
+}
+
+type fruitBody struct {
+	Text  string `json:"text"`
+	Range string `json:"range"`
+}
+
+type measureBody struct {
+	Name    string `json:"name"`
+	Kitchen string `json:"kitchen"`
+	Weight  string `json:"weight"`
+}
+
+type pourBody struct {
+	Name      string        `json:"name"`
+	Total     string        `json:"total"`
+	PerJar    string        `json:"perJar"`
+	Brix      *float64      `json:"brix" doc:"null for water and juices"`
+	Nearest   string        `json:"nearest" doc:"the named strength near to it"`
+	Measures  []measureBody `json:"measures" nullable:"false" doc:"what to measure out; none for water and juices"`
+	Published string        `json:"published" doc:"the printed cup measure of this very load, or empty"`
+	Spare     string        `json:"spare"`
+}
+
+type recipeBody struct {
+	Title       string        `json:"title"`
+	AsPrinted   bool          `json:"asPrinted"`
+	Ingredients []measureBody `json:"ingredients" nullable:"false"`
+	Acid        string        `json:"acid" doc:"the ingredient that may never be reduced"`
+}
+
+type spotBody struct {
+	XCm float64 `json:"xCm"`
+	YCm float64 `json:"yCm"`
+}
+
+type loadBody struct {
+	Jars  int        `json:"jars"`
+	Text  string     `json:"text"`
+	Spots []spotBody `json:"spots" nullable:"false"`
+}
+
+type cannerBody struct {
+	Name       string     `json:"name"`
+	DiameterCm float64    `json:"diameterCm"`
+	Capacity   int        `json:"capacity"`
+	Text       string     `json:"text" doc:"2 loads of 5 quarts"`
+	Note       string     `json:"note" doc:"why it does not take these jars"`
+	Loads      []loadBody `json:"loads" nullable:"false"`
+}

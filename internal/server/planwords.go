@@ -1,0 +1,240 @@
+package server
+
+import (
+	"fmt"
+	"strings"
+
+	"mellisca/core/batch"
+	"mellisca/core/guide"
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+)
+
+// planAnswer puts a plan into words and the cook's units.
+func planAnswer(r batch.Request, p batch.Plan, units measure.System) planBody {
+	b := planBody{
+		Status: string(p.Status), ProductName: p.Name, Headline: batch.Headline(p.Query, p.Name), Request: filledIn(r, p),
+		Missing: []missingBody{}, Reasons: reasonBodies(p.Verdict.Reasons), Alternatives: []offerBody{},
+		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote,
+		Prepare: notNil(p.Prepare), InEachJar: notNil(p.InEachJar), Cautions: cautionBodies(p.Cautions),
+	}
+	for _, m := range p.Missing {
+		b.Missing = append(b.Missing, missingBody{m.Field, m.Text})
+	}
+	for _, a := range p.Verdict.Alternatives {
+		b.Alternatives = append(b.Alternatives, offerBody{batch.Label(p.Query, a), a.Minutes, requestOf(r.Instead(a))})
+	}
+	if p.Altitude != nil {
+		b.Altitude = p.Altitude.Text(units)
+	}
+	if p.Verdict.Tested != nil {
+		b.Time = timeAnswer(p, units)
+	}
+	if p.Jars != nil {
+		b.Jars = jarsAnswer(p)
+	}
+	b.Fruit = fruitAnswer(p, units)
+	if p.Pour != nil {
+		b.Liquid = pourAnswer(p.Pour, units)
+	}
+	if p.Filling != nil {
+		b.Recipe = recipeAnswer(p, units)
+	}
+	b.Canner = cannerAnswer(p)
+	return b
+}
+
+// filledIn is the request with the defaults that were judged.
+func filledIn(r batch.Request, p batch.Plan) requestBody {
+	b := requestOf(r)
+	b.Form, b.Method, b.Thickener = string(p.Query.Form), string(p.Query.Method), string(p.Query.Thickener)
+	if b.Method == "" {
+		b.Method = string(guide.BoilingWater)
+	}
+	if p.Pour != nil {
+		b.Liquid = liquidOf(p.Pour.Liquid)
+	}
+	return b
+}
+
+func timeAnswer(p batch.Plan, units measure.System) *timeBody {
+	t := p.Verdict.Tested
+	space := measure.Inches(t.Headspace)
+	b := &timeBody{
+		Minutes: t.Minutes, Band: bandText(t.Band, units), TestedAs: string(t.TestedAs.ID()),
+		Source:    fmt.Sprintf("%s, %s (%d)", t.Source.Title, t.Source.Part, t.Source.Edition),
+		Headspace: space.Text(units), HeadspaceCm: space.Centimetres(), SterileMinutes: t.SterileMinutes, Acid: acidText(t.Acid),
+	}
+	if t.WaterOverJars > 0 {
+		b.Water = measure.Inches(float64(t.WaterOverJars)).Text(units)
+	}
+	return b
+}
+
+// bandText names a band in the cook's units; its edges stay those of the table.
+func bandText(b guide.Band, units measure.System) string {
+	edge := func(ft int, after bool) string {
+		a := measure.Altitude(ft) * measure.Altitude(measure.Foot)
+		if units == measure.US || after {
+			return a.Text(units)
+		}
+		// The metre below a top edge that falls between two metres is still in the band.
+		return (a - a%measure.Altitude(measure.Metre)).Text(units)
+	}
+	switch {
+	case b.FromFt == nil:
+		return "up to " + edge(*b.ToFt, false)
+	case b.ToFt == nil:
+		return "above " + edge(*b.FromFt-1, false)
+	}
+	from := strings.TrimSuffix(strings.TrimSuffix(edge(*b.FromFt, true), " ft"), " m")
+	return from + " to " + edge(*b.ToFt, false)
+}
+
+func acidText(a *guide.Acid) string {
+	if a == nil {
+		return ""
+	}
+	if a.PerBatch != nil {
+		return fmt.Sprintf("%s of %s for %s", spoons(a.PerBatch.Amount), a.What, a.PerBatch.Makes)
+	}
+	s := fmt.Sprintf("%s of %s", spoons(*a.PerJar), a.What)
+	for _, o := range a.Or {
+		s += fmt.Sprintf(" or %s of %s", spoons(*o.PerJar), o.What)
+	}
+	return s + " in each jar"
+}
+
+func spoons(a guide.Amount) string {
+	cups := a.Amount / 48
+	if a.Unit == "tbsp" {
+		cups = a.Amount / 16
+	}
+	return measure.KitchenCups(cups)
+}
+
+func jarAnswer(j jar.Jar) jarBody {
+	return jarBody{string(j.ID), j.One, j.Many, float64(j.Capacity) / 1000, j.Diameter.Centimetres(), j.Height.Centimetres(), string(j.Mouth)}
+}
+
+func jarsAnswer(p batch.Plan) *jarsBody {
+	j := p.Jars
+	b := &jarsBody{Planned: j.Planned, Text: p.Jar.Count(j.Planned), Ready: j.High}
+	if j.FromFruit {
+		b.Range = fmt.Sprintf("%d to %d, by how rich the fruit is", j.Low, j.High)
+		if j.Low == j.High {
+			b.Range = "whatever the fruit"
+		}
+		if j.OwnGuess {
+			b.Range += "; this range is our own guess"
+		}
+	}
+	return b
+}
+
+// fruitAnswer says how much fruit: what was given, or what the jars take.
+func fruitAnswer(p batch.Plan, units measure.System) *fruitBody {
+	if p.Amount.Fruit > 0 {
+		b := &fruitBody{Text: p.Amount.Fruit.Text(units)}
+		if p.Amount.Container != "" {
+			b.Range = p.Amount.Container + ", as published"
+		}
+		return b
+	}
+	if p.Fruit == nil {
+		return nil
+	}
+	b := &fruitBody{Text: p.Fruit.Likely.Text(units), Range: p.Fruit.Low.Text(units) + " to " + p.Fruit.High.Text(units) + ", by how rich the fruit is"}
+	if p.Fruit.OwnGuess {
+		b.Range += "; this range is our own guess"
+	}
+	return b
+}
+
+func pourAnswer(p *batch.Pour, units measure.System) *pourBody {
+	b := &pourBody{
+		Name: p.Name, Total: measure.Litres(p.Litres).Text(units), PerJar: measure.Litres(p.LitresPerJar).Text(units),
+		Measures: []measureBody{}, Spare: fmt.Sprintf("%.0f %% is to spare", p.SparePercent),
+	}
+	if p.Syrup == nil {
+		return b
+	}
+	brix := rounded(p.Syrup.Brix, 1)
+	b.Brix = &brix
+	if p.NearestName != p.Name {
+		b.Nearest = p.NearestName
+	}
+	b.Measures = append(b.Measures, measureBody{"water", p.Syrup.Water.Kitchen, measure.Litres(p.Syrup.Water.Litres()).Text(measure.Metric)})
+	for _, s := range p.Syrup.Sweeteners {
+		b.Measures = append(b.Measures, measureBody{s.Name, s.Kitchen, measure.Grams(s.Grams).Text(units)})
+	}
+	if pub := p.Syrup.Published; pub != nil {
+		b.Published = fmt.Sprintf("The printed table gives %s of water and %s of sugar for %s: a little weaker, as rounded cups are.",
+			measure.KitchenCups(pub.WaterCups), measure.KitchenCups(pub.SugarCups), pub.ForLoad)
+	}
+	return b
+}
+
+func recipeAnswer(p batch.Plan, units measure.System) *recipeBody {
+	f := p.Filling
+	b := &recipeBody{AsPrinted: f.AsPrinted, Ingredients: []measureBody{}}
+	size := measure.Volume(f.Quarts * float64(measure.Quart))
+	of := fmt.Sprintf("%.3g quarts", f.Quarts)
+	if f.Quarts < 1.0001 && f.Quarts > 0.9999 {
+		of = "1 quart"
+	}
+	if units == measure.Metric {
+		of = size.Text(units)
+	}
+	b.Title = "For " + of
+	if f.Pots > 1 {
+		b.Title = fmt.Sprintf("Cook %d batches, each of %s", f.Pots, of)
+	}
+	for _, i := range f.Ingredients {
+		b.Ingredients = append(b.Ingredients, measureBody{i.Name, i.Amount.Kitchen(), i.Amount.Text(measure.Metric)})
+		if i.Role == batch.AcidRole {
+			b.Acid = i.Name
+		}
+	}
+	return b
+}
+
+func cannerAnswer(p batch.Plan) cannerBody {
+	b := cannerBody{Name: p.Pot.Name, DiameterCm: p.Pot.Diameter.Centimetres(), Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{}}
+	for _, l := range p.Loads {
+		body := loadBody{Jars: l.Jars, Text: p.Jar.Count(l.Jars), Spots: []spotBody{}}
+		for _, s := range l.Spots {
+			body.Spots = append(body.Spots, spotBody{rounded(s.XCm, 2), rounded(s.YCm, 2)})
+		}
+		b.Loads = append(b.Loads, body)
+	}
+	b.Text = loadsText(p)
+	return b
+}
+
+// loadsText gathers equal loads: "1 load of 7 quarts", "6, 6 and 5 quarts".
+func loadsText(p batch.Plan) string {
+	n := len(p.Loads)
+	switch {
+	case n == 0:
+		return ""
+	case n == 1:
+		return "1 load of " + p.Jar.Count(p.Loads[0].Jars)
+	case p.Loads[0].Jars == p.Loads[n-1].Jars:
+		return fmt.Sprintf("%d loads of %s", n, p.Jar.Count(p.Loads[0].Jars))
+	}
+	large := 0
+	for _, l := range p.Loads {
+		if l.Jars == p.Loads[0].Jars {
+			large++
+		}
+	}
+	return fmt.Sprintf("%d loads: %d of %s, %d of %d", n, large, p.Jar.Count(p.Loads[0].Jars), n-large, p.Loads[n-1].Jars)
+}
+
+func notNil(s []string) []string {
+	if s == nil {
+		return []string{}
+	}
+	return s
+}
