@@ -3,16 +3,16 @@ module mellisca
 go 1.26.0
 
 require (
+	github.com/chromedp/chromedp v0.23.0
+	github.com/danielgtaylor/huma/v2 v2.37.2
+	github.com/go-chi/chi/v5 v5.5.0
 	github.com/pressly/goose/v3 v3.29.0
 	modernc.org/sqlite v1.62.0
 )
 
 require (
 	github.com/chromedp/cdproto v0.159.0 // indirect
-	github.com/chromedp/chromedp v0.23.0 // indirect
-	github.com/danielgtaylor/huma/v2 v2.37.2 // indirect
 	github.com/dustin/go-humanize v1.1.0 // indirect
-	github.com/go-chi/chi/v5 v5.5.0 // indirect
 	github.com/go-json-experiment/json v0.0.0-20260213210345-44df1a37e875 // indirect
 	github.com/google/uuid v1.6.0 // indirect
 	github.com/mattn/go-isatty v0.0.24 // indirect

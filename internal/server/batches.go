@@ -44,7 +44,7 @@ type changeBatchBody struct {
 	Request requestBody `json:"request"`
 }
 
-type batchID struct {
+type BatchID struct {
 	ID string `path:"id" maxLength:"40"`
 }
 
@@ -120,7 +120,7 @@ func (s *server) saveBatch(ctx context.Context, in *struct{ Body newBatchBody })
 }
 
 func (s *server) changeBatch(ctx context.Context, in *struct {
-	batchID
+	BatchID
 	Body changeBatchBody
 }) (*batchOutput, error) {
 	r := in.Body.Request.request()
@@ -141,18 +141,18 @@ func (s *server) checkRequest(ctx context.Context, r batch.Request) error {
 	return err
 }
 
-func (s *server) getBatch(ctx context.Context, in *batchID) (*batchOutput, error) {
+func (s *server) getBatch(ctx context.Context, in *BatchID) (*batchOutput, error) {
 	return s.batchAnswer(s.store.Batch(ctx, in.ID))
 }
 
-func (s *server) deleteBatch(ctx context.Context, in *batchID) (*struct{}, error) {
+func (s *server) deleteBatch(ctx context.Context, in *BatchID) (*struct{}, error) {
 	if err := s.store.DeleteBatch(ctx, in.ID, s.now()); err != nil {
 		return nil, s.storeProblem(err, "batch")
 	}
 	return nil, nil
 }
 
-func (s *server) restoreBatch(ctx context.Context, in *batchID) (*batchOutput, error) {
+func (s *server) restoreBatch(ctx context.Context, in *BatchID) (*batchOutput, error) {
 	return s.batchAnswer(s.store.RestoreBatch(ctx, in.ID))
 }
 

@@ -38,7 +38,7 @@ type productChoice struct {
 }
 
 type jarChoice struct {
-	jarBody
+	JarBody
 	System string `json:"system" enum:"us,metric"`
 }
 

@@ -11,7 +11,7 @@ type planBody struct {
 	Reasons      []codeText    `json:"reasons" nullable:"false"`
 	Alternatives []offerBody   `json:"alternatives" nullable:"false"`
 	Instead      []wayText     `json:"instead" nullable:"false"`
-	Jar          jarBody       `json:"jar"`
+	Jar          JarBody       `json:"jar"`
 	Altitude     string        `json:"altitude" doc:"in words; empty where not known"`
 	Jars         *jarsBody     `json:"jars"`
 	Fruit        *fruitBody    `json:"fruit"`
@@ -48,7 +48,7 @@ type offerBody struct {
 	Request requestBody `json:"request"`
 }
 
-type jarBody struct {
+type JarBody struct {
 	ID         string  `json:"id"`
 	One        string  `json:"one"`
 	Many       string  `json:"many"`

@@ -113,15 +113,15 @@ func spoons(a guide.Amount) string {
 	return measure.KitchenCups(cups)
 }
 
-func jarAnswer(j jar.Jar) jarBody {
-	return jarBody{string(j.ID), j.One, j.Many, float64(j.Capacity) / 1000, j.Diameter.Centimetres(), j.Height.Centimetres(), string(j.Mouth)}
+func jarAnswer(j jar.Jar) JarBody {
+	return JarBody{string(j.ID), j.One, j.Many, float64(j.Capacity) / 1000, j.Diameter.Centimetres(), j.Height.Centimetres(), string(j.Mouth)}
 }
 
 func jarsAnswer(p batch.Plan) *jarsBody {
 	j := p.Jars
 	b := &jarsBody{Planned: j.Planned, Text: p.Jar.Count(j.Planned), Ready: j.High}
 	if j.FromFruit {
-		b.Range = fmt.Sprintf("%d to %d, by how rich the fruit is", j.Low, j.High)
+		b.Range = fmt.Sprintf("%d to %d, depending on the fruit", j.Low, j.High)
 		if j.Low == j.High {
 			b.Range = "whatever the fruit"
 		}
@@ -144,7 +144,7 @@ func fruitAnswer(p batch.Plan, units measure.System) *fruitBody {
 	if p.Fruit == nil {
 		return nil
 	}
-	b := &fruitBody{Text: p.Fruit.Likely.Text(units), Range: p.Fruit.Low.Text(units) + " to " + p.Fruit.High.Text(units) + ", by how rich the fruit is"}
+	b := &fruitBody{Text: p.Fruit.Likely.Text(units), Range: p.Fruit.Low.Text(units) + " to " + p.Fruit.High.Text(units) + ", depending on the fruit"}
 	if p.Fruit.OwnGuess {
 		b.Range += "; this range is our own guess"
 	}

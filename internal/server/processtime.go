@@ -57,8 +57,8 @@ type sourceBody struct {
 	Edition int    `json:"edition"`
 }
 
-// askedBody is what was judged, with defaults filled in.
-type askedBody struct {
+// AskedBody is what was judged, with defaults filled in.
+type AskedBody struct {
 	Product    string  `json:"product"`
 	Kind       *string `json:"kind" doc:"null where the product has no single kind that it was tested with"`
 	Form       *string `json:"form"`
@@ -71,7 +71,7 @@ type askedBody struct {
 
 type testedBody struct {
 	Verdict string `json:"verdict" enum:"tested"`
-	askedBody
+	AskedBody
 	TestedAs            string     `json:"testedAs"`
 	Minutes             int        `json:"minutes"`
 	AltitudeBand        bandBody   `json:"altitudeBand"`
@@ -86,7 +86,7 @@ type testedBody struct {
 
 type refusedBody struct {
 	Verdict string `json:"verdict" enum:"refused"`
-	askedBody
+	AskedBody
 	Reasons      []codeText        `json:"reasons" nullable:"false"`
 	Alternatives []alternativeBody `json:"alternatives" nullable:"false"`
 	Instead      []wayText         `json:"instead" nullable:"false"`
@@ -200,12 +200,12 @@ func readAltitude(p *params) measure.Altitude {
 }
 
 func verdictAnswer(v guide.Verdict) any {
-	asked := askedBody{
+	asked := AskedBody{
 		Product: string(v.Product), Kind: orNull(v.Kind), Form: orNull(v.Form), Pack: string(v.Pack), Jar: string(v.Jar),
 		Method: string(v.Method), Thickener: string(v.Thickener), AltitudeFt: v.Altitude.Feet(),
 	}
 	if v.Tested == nil {
-		b := refusedBody{Verdict: "refused", askedBody: asked, Reasons: reasonBodies(v.Reasons), Alternatives: []alternativeBody{}, Instead: insteadBodies(v.Instead)}
+		b := refusedBody{Verdict: "refused", AskedBody: asked, Reasons: reasonBodies(v.Reasons), Alternatives: []alternativeBody{}, Instead: insteadBodies(v.Instead)}
 		for _, a := range v.Alternatives {
 			b.Alternatives = append(b.Alternatives, alternativeBody{
 				string(a.Product), string(a.Kind), string(a.Form), string(a.Thickener), string(a.Pack), string(a.Jar), string(a.Method), a.Minutes,
@@ -215,7 +215,7 @@ func verdictAnswer(v guide.Verdict) any {
 	}
 	t := v.Tested
 	return testedBody{
-		Verdict: "tested", askedBody: asked, TestedAs: string(t.TestedAs.ID()), Minutes: t.Minutes,
+		Verdict: "tested", AskedBody: asked, TestedAs: string(t.TestedAs.ID()), Minutes: t.Minutes,
 		AltitudeBand: bandBody{t.Band.FromFt, t.Band.ToFt}, HeadspaceInches: t.Headspace,
 		SterileJars: t.SterileMinutes > 0, SterileMinutes: orNone(t.SterileMinutes), WaterOverJarsInches: orNone(t.WaterOverJars),
 		Acid: acidAnswer(t.Acid), Cautions: cautionBodies(t.Cautions), Source: sourceBody(t.Source),

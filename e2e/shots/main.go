@@ -1,0 +1,86 @@
+// Command shots makes the pictures of docs/screenshots from the demo data:
+//
+//	go run ./e2e/shots docs/screenshots
+package main
+
+import (
+	"context"
+	"fmt"
+	"os"
+	"path/filepath"
+	"time"
+
+	"github.com/chromedp/chromedp"
+
+	"mellisca/e2e"
+)
+
+// step is one thing done on the page.
+type step = chromedp.Action[chromedp.Void]
+
+// shot is one picture: where to go, what to do there, and what to wait for.
+type shot struct {
+	name          string
+	width, height int64
+	path          string
+	first         []step
+	ready         chromedp.CSS
+}
+
+func choose(field, value string) []step {
+	return []step{
+		chromedp.WaitVisible(chromedp.CSS(`[data-plan]`)),
+		chromedp.Click(chromedp.CSS(`button[data-field="` + field + `"]`)),
+		chromedp.Click(chromedp.CSS(`[data-value="` + value + `"]`)),
+	}
+}
+
+var shots = []shot{
+	{"batch.png", 1280, 800, "/batch", nil, `[data-verdict="tested"]`},
+	{"batch-refused.png", 1280, 800, "/batch", choose("method", "oven"), `[data-verdict="refused"]`},
+	{"batch-phone.png", 390, 844, "/batch", nil, `[data-verdict="tested"]`},
+	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
+}
+
+func main() {
+	if len(os.Args) != 2 {
+		fmt.Fprintln(os.Stderr, "say where the pictures go: go run ./e2e/shots docs/screenshots")
+		os.Exit(2)
+	}
+	if err := run(os.Args[1]); err != nil {
+		fmt.Fprintln(os.Stderr, "shots:", err)
+		os.Exit(1)
+	}
+}
+
+func run(dir string) error {
+	ctx, cancel := context.WithTimeout(context.Background(), 5*time.Minute)
+	defer cancel()
+	p, err := e2e.Start(ctx, "demo")
+	if err != nil {
+		return err
+	}
+	defer p.Stop()
+	tab, end := e2e.Browser(ctx)
+	defer end()
+	for _, s := range shots {
+		steps := []step{chromedp.EmulateViewport(s.width, s.height), chromedp.Navigate(p.Address + s.path)}
+		steps = append(steps, s.first...)
+		steps = append(steps,
+			chromedp.WaitVisible(s.ready),
+			chromedp.WaitNotPresent(chromedp.CSS(`[aria-busy="true"]`)),
+			chromedp.Evaluate[chromedp.Void](`document.activeElement?.blur(); document.fonts.ready`, chromedp.EvalAwaitPromise))
+		if err := chromedp.Do(tab, steps...); err != nil {
+			return fmt.Errorf("%s: %w", s.name, err)
+		}
+		png, err := chromedp.Run(tab, chromedp.CaptureScreenshot())
+		if err != nil {
+			return fmt.Errorf("%s: %w", s.name, err)
+		}
+		if err := os.WriteFile(filepath.Join(dir, s.name), png, 0o644); err != nil {
+			return err
+		}
+		fmt.Println(filepath.Join(dir, s.name))
+	}
+	return nil
+}

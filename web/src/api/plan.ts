@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/vue-query'
+import type { Ref } from 'vue'
+import { answered, api, type Plan, type Problem, type Request } from './client'
+
+/** What the sentence may say; it does not change while the program runs. */
+export function useCatalogue() {
+  return useQuery({
+    queryKey: ['catalogue'],
+    queryFn: () => answered(api.GET('/api/catalogue')),
+    staleTime: Infinity,
+  })
+}
+
+/**
+ * The plan for a sentence. The last plan stays in sight while the next is on its way, and goes as soon as
+ * the sentence is not understood: a time never stands under a sentence that it was not made for.
+ */
+export function usePlan(request: Ref<Request>) {
+  return useQuery<Plan, Problem>({
+    queryKey: ['plan', request],
+    queryFn: ({ signal }) => answered(api.POST('/api/plan', { body: request.value, signal })),
+    placeholderData: (last) => last,
+    retry: false,
+    gcTime: 60_000,
+  })
+}

@@ -1,0 +1,19 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+// Each station is loaded when it is opened.
+const batch = () => import('@/stations/batch/BatchStation.vue')
+const kitchen = () => import('@/stations/kitchen/KitchenStation.vue')
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/batch' },
+    { path: '/batch/:id?', name: 'batch', component: batch, meta: { title: 'Batch' } },
+    { path: '/kitchen', name: 'kitchen', component: kitchen, meta: { title: 'Kitchen' } },
+    { path: '/:rest(.*)*', redirect: '/batch' },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title ?? 'Mellisca')} · Mellisca`
+})

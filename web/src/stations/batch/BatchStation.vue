@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { PrinterIcon, TrashIcon } from '@heroicons/vue/24/outline'
+import { computed, ref, toRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useBatches } from '@/api/batches'
+import type { Plan } from '@/api/client'
+import { useKitchen } from '@/api/kitchen'
+import { useCatalogue, usePlan } from '@/api/plan'
+import { tint as tintOf } from '@/drawings/tints'
+import AmountPlate from './AmountPlate.vue'
+import AskPlate from './AskPlate.vue'
+import BatchCard from './BatchCard.vue'
+import CautionsPlate from './CautionsPlate.vue'
+import LiquidPlate from './LiquidPlate.vue'
+import ListPlate from './ListPlate.vue'
+import LoadsPlate from './LoadsPlate.vue'
+import NotePlate from './NotePlate.vue'
+import RecipePlate from './RecipePlate.vue'
+import RefusalPlate from './RefusalPlate.vue'
+import SavedList from './SavedList.vue'
+import SentencePlate from './SentencePlate.vue'
+import TimePlate from './TimePlate.vue'
+import { useSaving } from './saving'
+import { useSentence } from './sentence'
+
+const route = useRoute()
+const router = useRouter()
+const { data: catalogue } = useCatalogue()
+const { data: kitchen } = useKitchen()
+const { data: batches } = useBatches()
+
+const shown = ref<Plan>()
+const sentence = useSentence(catalogue, shown)
+const asked = usePlan(toRef(sentence, 'request'))
+// A plan is shown only while the sentence is understood.
+watch([asked.data, asked.isError], () => (shown.value = asked.isError.value ? undefined : asked.data.value), {
+  immediate: true,
+})
+const plan = computed(() => shown.value)
+const waiting = computed(() => sentence.typing || asked.isPlaceholderData.value)
+const problems = computed<Record<string, string>>(() => {
+  const e = asked.error.value
+  if (!asked.isError.value || !e) return {}
+  return Object.keys(e.fields ?? {}).length ? e.fields : { plan: e.message }
+})
+const tint = computed(() => tintOf(sentence.request.product, sentence.request.kind))
+
+const id = computed(() =>
+  typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
+)
+const saving = useSaving(sentence, id)
+const { note, said, failed, deleted } = saving
+watch(id, (now) => now && saving.open(now), { immediate: true })
+
+function fresh() {
+  saving.fresh()
+  void router.push({ name: 'batch' })
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="station no-print">
+    <h1 class="sr">Batch</h1>
+    <div class="work">
+      <SentencePlate
+        v-if="catalogue"
+        :sentence="sentence"
+        :catalogue="catalogue"
+        :kitchen="kitchen"
+        :problems="problems"
+      />
+      <div v-if="plan" class="answers" :class="{ waiting }" :aria-busy="waiting" data-plan>
+        <RefusalPlate
+          v-if="plan.status === 'refused'"
+          class="wide"
+          :plan="plan"
+          @choose="sentence.put($event)"
+        />
+        <template v-else>
+          <div class="stack">
+            <AskPlate v-if="plan.status === 'incomplete'" :plan="plan" />
+            <TimePlate v-else :plan="plan" :tint="tint" />
+            <ListPlate title="In each jar" :lines="plan.inEachJar" />
+            <NotePlate v-model="note" />
+          </div>
+          <div class="stack">
+            <AmountPlate :plan="plan" />
+            <LiquidPlate v-if="plan.liquid" :liquid="plan.liquid" />
+            <RecipePlate v-if="plan.recipe" :recipe="plan.recipe" />
+            <CautionsPlate :cautions="plan.cautions" />
+          </div>
+          <div class="stack">
+            <LoadsPlate :plan="plan" :tint="tint" />
+            <ListPlate title="Prepare" ordered :lines="plan.prepare" />
+          </div>
+        </template>
+        <NotePlate v-if="plan.status === 'refused'" v-model="note" class="wide" />
+      </div>
+    </div>
+    <SavedList class="side" :batches="batches ?? []" :open="id" @fresh="fresh" />
+  </div>
+
+  <footer class="actions no-print">
+    <p class="said" role="status">
+      <span v-if="failed" class="failed">{{ failed }}</span>
+      <span v-else>{{ said }}</span>
+      <button v-if="deleted" type="button" class="key" @click="saving.undo">Undo</button>
+    </p>
+    <button v-if="id" type="button" class="key" aria-label="Delete this batch" @click="saving.discard">
+      <TrashIcon class="icon" />
+    </button>
+    <button v-if="plan" type="button" class="key" aria-label="Print the batch card" @click="print">
+      <PrinterIcon class="icon" />
+    </button>
+    <button
+      type="button"
+      class="key key-main"
+      data-save
+      :disabled="!plan || (!!id && !saving.changed())"
+      @click="saving.keep"
+    >
+      {{ id ? 'Save changes' : 'Save this batch' }}
+    </button>
+  </footer>
+
+  <BatchCard v-if="plan" :plan="plan" :note="note" :kitchen="kitchen" />
+</template>
+
+<style scoped>
+@import './station.css';
+</style>

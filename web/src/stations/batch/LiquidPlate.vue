@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+
+defineProps<{ liquid: Schemas['PourBody'] }>()
+</script>
+
+<template>
+  <section class="plate" aria-label="Liquid">
+    <h2>
+      {{ liquid.name }}
+      <span v-if="liquid.brix !== null" class="brix" data-brix>{{ liquid.brix }} °Brix</span>
+    </h2>
+    <p v-if="liquid.nearest" class="small">near to {{ liquid.nearest }}</p>
+    <dl v-if="liquid.measures.length" data-syrup>
+      <template v-for="m in liquid.measures" :key="m.name">
+        <dt>{{ m.name }}</dt>
+        <dd>
+          <strong>{{ m.kitchen }}</strong> <span class="quiet">{{ m.weight }}</span>
+        </dd>
+      </template>
+    </dl>
+    <p class="small">
+      {{ liquid.total }} in all, {{ liquid.perJar }} a jar<span class="quiet">; {{ liquid.spare }}</span>
+    </p>
+    <p v-if="liquid.published" class="small quiet">{{ liquid.published }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2::first-letter {
+  text-transform: uppercase;
+}
+.brix {
+  font-family: var(--font-text);
+  font-size: 0.95rem;
+  margin-left: 6px;
+}
+dl {
+  margin: 2px 0 4px;
+}
+dt::first-letter {
+  text-transform: uppercase;
+}
+dd {
+  margin: 0 0 4px;
+  line-height: 1.2;
+}
+dd strong {
+  font-size: 1.15rem;
+}
+.small {
+  margin: 0 0 2px;
+  line-height: 1.3;
+}
+</style>

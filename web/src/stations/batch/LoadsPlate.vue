@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import type { Plan } from '@/api/client'
+import PotDrawing from '@/drawings/PotDrawing.vue'
+
+defineProps<{ plan: Plan; tint: string }>()
+</script>
+
+<template>
+  <section class="plate" aria-label="Canner loads">
+    <h2>In the canner</h2>
+    <p v-if="plan.canner.text" class="figure" data-loads>{{ plan.canner.text }}</p>
+    <p v-if="plan.canner.note" class="note">{{ plan.canner.note }}</p>
+    <p v-else class="quiet small">
+      The usual {{ plan.canner.diameterCm }} cm canner takes {{ plan.canner.capacity }}.
+      <template v-if="plan.time && plan.canner.loads.length > 1"
+        >Each load runs its {{ plan.time.minutes }} min.</template
+      >
+    </p>
+    <div class="pots" :class="{ one: plan.canner.loads.length === 1 }">
+      <PotDrawing
+        v-for="(load, i) in plan.canner.loads"
+        :key="i"
+        :canner="plan.canner"
+        :load="load"
+        :jar="plan.jar"
+        :tint="tint"
+        :index="i"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.figure {
+  margin: 0;
+  font-size: 1.2rem;
+  font-weight: 700;
+  line-height: 1.2;
+}
+.small {
+  margin: 2px 0 6px;
+  line-height: 1.3;
+}
+.note {
+  color: var(--color-wait);
+  font-weight: 600;
+}
+.pots {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+  gap: 8px;
+}
+.pots.one {
+  grid-template-columns: minmax(0, 210px);
+  justify-content: center;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { CheckIcon, ChevronDownIcon, NoSymbolIcon } from '@heroicons/vue/20/solid'
+import { computed, ref } from 'vue'
+import type { Product } from '@/api/client'
+
+const props = defineProps<{ products: Product[]; modelValue: string; wrong?: boolean }>()
+const emit = defineEmits<{ 'update:modelValue': [id: string] }>()
+
+const search = ref('')
+const name = (id: string) => props.products.find((p) => p.id === id)?.name ?? id
+
+const groups = computed(() => {
+  const wanted = search.value.trim().toLowerCase()
+  const found = new Map<string, Product[]>()
+  for (const p of props.products) {
+    if (wanted && !p.name.toLowerCase().includes(wanted) && !p.id.includes(wanted)) continue
+    found.set(p.group, [...(found.get(p.group) ?? []), p])
+  }
+  return [...found]
+})
+
+/** What was typed and names nothing known can still be asked for: the answer is a refusal with a way out. */
+const other = computed(() => {
+  const typed = search.value.trim()
+  return typed && !props.products.some((p) => p.name.toLowerCase() === typed.toLowerCase()) ? typed : ''
+})
+
+function choose(id: string) {
+  search.value = ''
+  emit('update:modelValue', id)
+}
+</script>
+
+<template>
+  <span class="box">
+    <Combobox :model-value="modelValue" @update:model-value="choose">
+      <ComboboxInput
+        class="word input"
+        :class="{ wrong }"
+        aria-label="What you can"
+        data-field="product"
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="80"
+        :display-value="(id) => name(id as string)"
+        @change="search = $event.target.value"
+        @focus="$event.target.select()"
+      />
+      <ComboboxButton class="open" aria-label="All products"><ChevronDownIcon class="mark" /></ComboboxButton>
+      <ComboboxOptions class="choices" aria-label="Products" @vue:unmounted="search = ''">
+        <template v-for="[group, found] in groups" :key="group">
+          <li class="heading" role="presentation">{{ group }}</li>
+          <ComboboxOption
+            v-for="p in found"
+            :key="p.id"
+            v-slot="{ active, selected }"
+            :value="p.id"
+            as="template"
+          >
+            <li class="choice" :class="{ active }" :data-value="p.id">
+              <CheckIcon v-if="selected" class="mark" />
+              <NoSymbolIcon v-else-if="!p.tested" class="mark refused" />
+              <span v-else class="mark" />
+              {{ p.name }}
+            </li>
+          </ComboboxOption>
+        </template>
+        <ComboboxOption v-if="other" v-slot="{ active }" :value="other" as="template">
+          <li class="choice" :class="{ active }" data-value="other">
+            <span class="mark" />Something else: “{{ other }}”
+          </li>
+        </ComboboxOption>
+      </ComboboxOptions>
+    </Combobox>
+  </span>
+</template>
+
+<style scoped>
+@import '../../parts/sentence.css';
+.input {
+  field-sizing: content;
+  min-width: 4ch;
+  padding-right: 34px;
+}
+.open {
+  position: absolute;
+  right: 4px;
+  top: 0;
+  bottom: 3px;
+  width: 30px;
+  color: var(--color-rim-text);
+}
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+
+defineProps<{ recipe: Schemas['RecipeBody'] }>()
+</script>
+
+<template>
+  <section class="plate" aria-label="Recipe">
+    <h2>{{ recipe.title }}</h2>
+    <p class="quiet">
+      {{ recipe.asPrinted ? 'As printed in the guide' : 'Scaled from the printed recipe' }}
+    </p>
+    <dl>
+      <template v-for="m in recipe.ingredients" :key="m.name">
+        <dt>{{ m.name }}</dt>
+        <dd>
+          <strong>{{ m.kitchen }}</strong>
+          <span v-if="m.name === recipe.acid" class="never">never less</span>
+        </dd>
+      </template>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+p {
+  margin: 0 0 4px;
+  line-height: 1.2;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 2px 12px;
+  margin: 0;
+  line-height: 1.3;
+}
+dd {
+  margin: 0;
+  text-align: right;
+}
+.never {
+  display: block;
+  font-weight: 700;
+  color: var(--color-wait);
+}
+</style>

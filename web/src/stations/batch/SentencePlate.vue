@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { ExclamationTriangleIcon } from '@heroicons/vue/24/outline'
+import { computed } from 'vue'
+import type { Catalogue, Kitchen } from '@/api/client'
+import SentenceField from '@/parts/SentenceField.vue'
+import SentenceListbox from '@/parts/SentenceListbox.vue'
+import ProductBox from './ProductBox.vue'
+import type { Sentence } from './sentence'
+
+const props = defineProps<{
+  sentence: Sentence
+  catalogue: Catalogue
+  kitchen?: Kitchen
+  problems: Record<string, string>
+}>()
+
+const s = computed(() => props.sentence)
+const jars = computed(() =>
+  [...props.catalogue.jars]
+    .sort((a, b) => Number(b.system === props.kitchen?.units) - Number(a.system === props.kitchen?.units))
+    .map((j) => ({ id: j.id, name: j.many })),
+)
+const sweet = computed(() => ['syrup', 'ratio', 'brix'].includes(s.value.liquid?.kind ?? ''))
+const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1)
+</script>
+
+<template>
+  <section class="plate sentence" aria-label="The batch">
+    <p>
+      I pack
+      <SentenceField
+        label="How much fruit, or how many jars"
+        field="amount"
+        :model-value="s.request.amount"
+        :wrong="'amount' in problems"
+        @typing="s.typing = true"
+        @update:model-value="s.put({ amount: $event })"
+      />
+      of
+      <SentenceListbox
+        v-if="s.product?.kinds.length"
+        label="Kind"
+        field="kind"
+        unsaid="which fruit?"
+        :options="s.product.kinds"
+        :model-value="s.request.kind ?? ''"
+        @update:model-value="s.put({ kind: $event })"
+      />
+      {{ ' ' }}
+      <ProductBox
+        :products="catalogue.products"
+        :model-value="s.request.product"
+        :wrong="'product' in problems"
+        @update:model-value="s.putProduct($event)"
+      />
+      <template v-if="s.product?.forms.length">
+        {{ ' ' }}
+        <SentenceListbox
+          label="Cut"
+          field="form"
+          :options="s.product.forms"
+          :model-value="s.filled.form ?? ''"
+          @update:model-value="s.put({ form: $event })"
+        />
+      </template>
+      <span class="comma">,</span> packed
+      <SentenceListbox
+        label="Pack"
+        field="pack"
+        :options="
+          s.product?.packs.map((p) => ({ ...p, tested: s.product?.tested ? p.tested : undefined })) ?? []
+        "
+        :model-value="s.request.pack"
+        @update:model-value="s.put({ pack: $event })"
+      />
+      <template v-if="s.product?.thickeners.length">
+        with
+        <SentenceListbox
+          label="Thickener"
+          field="thickener"
+          :options="s.product.thickeners"
+          :model-value="s.filled.thickener ?? ''"
+          @update:model-value="s.put({ thickener: $event })"
+        />
+      </template>
+      <template v-if="s.liquids.length">
+        in
+        <SentenceListbox
+          label="Liquid"
+          field="liquid"
+          :options="s.liquids"
+          :model-value="s.liquidID(s.liquid)"
+          @update:model-value="s.putLiquidID($event)"
+        />
+        <template v-if="s.liquid?.kind === 'ratio'">
+          of
+          <SentenceField
+            label="Parts of water"
+            field="waterParts"
+            decimal
+            :model-value="String(s.liquid.waterParts ?? '')"
+            :wrong="'liquid.waterParts' in problems"
+            @typing="s.typing = true"
+            @update:model-value="s.putLiquid({ waterParts: number($event) })"
+          />
+          to
+          <SentenceField
+            label="Parts of sugar"
+            field="sugarParts"
+            decimal
+            :model-value="String(s.liquid.sugarParts ?? 0)"
+            :wrong="'liquid.sugarParts' in problems"
+            @typing="s.typing = true"
+            @update:model-value="s.putLiquid({ sugarParts: number($event) })"
+          />
+        </template>
+        <template v-if="s.liquid?.kind === 'brix'">
+          of
+          <SentenceField
+            label="Degrees Brix"
+            field="brix"
+            decimal
+            :model-value="String(s.liquid.brix ?? 0)"
+            :wrong="'liquid.brix' in problems"
+            @typing="s.typing = true"
+            @update:model-value="s.putLiquid({ brix: number($event) })"
+          />
+          °Brix
+        </template>
+        <template v-if="sweet">
+          made with
+          <SentenceListbox
+            label="Sweetener"
+            field="sweetener"
+            :options="catalogue.sweeteners"
+            :model-value="s.liquid?.sweetener || 'sugar'"
+            @update:model-value="s.putLiquid({ sweetener: $event })"
+          />
+        </template>
+      </template>
+      <span class="comma">,</span> in
+      <SentenceListbox
+        label="Jar"
+        field="jar"
+        :options="jars"
+        :model-value="s.request.jar"
+        @update:model-value="s.put({ jar: $event })"
+      />
+      <span class="comma">,</span> by
+      <SentenceListbox
+        label="Process"
+        field="method"
+        :options="catalogue.methods"
+        :model-value="s.filled.method || 'boiling-water'"
+        @update:model-value="s.put({ method: $event })"
+      />
+      at
+      <SentenceField
+        label="Altitude"
+        field="altitude"
+        :model-value="s.request.altitude || kitchen?.altitude || ''"
+        :wrong="'altitude' in problems || !(s.request.altitude || kitchen?.altitude)"
+        @typing="s.typing = true"
+        @update:model-value="s.put({ altitude: $event === kitchen?.altitude ? '' : $event })"
+      />.
+    </p>
+    <ul v-if="Object.keys(problems).length" class="problems" role="alert">
+      <li v-for="(text, field) in problems" :key="field" :data-problem="field">
+        <ExclamationTriangleIcon class="icon" />{{ text }}
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.sentence {
+  padding: 10px 20px 12px;
+}
+p {
+  margin: 0;
+  font-size: 1.42rem;
+  line-height: 2.25;
+}
+.comma {
+  margin-left: -0.13em;
+}
+.problems {
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+  color: var(--color-stop);
+}
+.problems li {
+  display: flex;
+  gap: 8px;
+}
+.icon {
+  width: 24px;
+  flex: none;
+}
+@media (max-width: 640px) {
+  p {
+    font-size: 1.12rem;
+    line-height: 2.95;
+  }
+  .sentence {
+    padding: 6px 12px 10px;
+  }
+}
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { CheckBadgeIcon } from '@heroicons/vue/24/outline'
+import type { Plan } from '@/api/client'
+import JarDrawing from '@/drawings/JarDrawing.vue'
+
+defineProps<{ plan: Plan; tint: string }>()
+</script>
+
+<template>
+  <section v-if="plan.time" class="plate time" aria-label="Process time" data-verdict="tested">
+    <div class="words">
+      <p class="figure">
+        <strong data-time>{{ plan.time.minutes }}</strong> min
+      </p>
+      <p class="tested"><CheckBadgeIcon class="icon" />Tested</p>
+      <ul>
+        <li v-if="plan.request.method === 'steam'">in steam, from when the vent blows pure steam</li>
+        <li v-else>in boiling water, from the hard boil</li>
+        <li>
+          at {{ plan.altitude }} <span class="quiet">({{ plan.time.band }})</span>
+        </li>
+        <li v-if="plan.time.water">{{ plan.time.water }} of water over the jars</li>
+        <li v-if="plan.time.sterileMinutes" class="must">
+          sterile jars: boil them empty {{ plan.time.sterileMinutes }} min first
+        </li>
+        <li v-if="plan.time.acid" class="must">{{ plan.time.acid }}</li>
+      </ul>
+      <p class="source quiet">{{ plan.time.source }}</p>
+    </div>
+    <JarDrawing
+      :jar="plan.jar"
+      :tint="tint"
+      :form="plan.request.form ?? ''"
+      :headspace-cm="plan.time.headspaceCm"
+      :headspace="plan.time.headspace"
+    />
+  </section>
+</template>
+
+<style scoped>
+.time {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+}
+.words {
+  min-width: 0;
+}
+.figure {
+  margin: 0;
+  white-space: nowrap;
+  font-size: 1.5rem;
+  font-weight: 650;
+  line-height: 1;
+}
+.figure strong {
+  font-size: 4.6rem;
+  font-weight: 750;
+}
+.tested {
+  display: flex;
+  gap: 6px;
+  margin: 4px 0;
+  color: var(--color-go);
+  font-weight: 700;
+}
+.icon {
+  width: 24px;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  line-height: 1.35;
+}
+li {
+  margin-bottom: 3px;
+}
+.must {
+  font-weight: 700;
+  color: var(--color-wait);
+}
+.source {
+  margin: 8px 0 0;
+  font-size: 0.88rem;
+  line-height: 1.3;
+}
+</style>

@@ -1,0 +1,5 @@
+/** The stations that exist, in the order of the work, each with the letter that goes to it. */
+export const stations = [
+  { name: 'batch', title: 'Batch', letter: 'b' },
+  { name: 'kitchen', title: 'Kitchen', letter: 'k' },
+] as const
