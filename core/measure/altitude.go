@@ -85,6 +85,24 @@ func (a Altitude) String() string {
 	return decimal(int64(a), 6) + " m"
 }
 
+// Exact prints a without loss, in the cook's units where they are whole there
+// and otherwise in those that it was given in: 1,061 m stays "1,061 m" for a
+// cook who reads feet. What is shown to be changed must not creep upwards each
+// time that it is kept.
+func (a Altitude) Exact(s System) string {
+	for _, in := range [...]System{s, US, Metric} {
+		if text := a.Text(in); altitudeIs(text, a) {
+			return text
+		}
+	}
+	return a.String()
+}
+
+func altitudeIs(text string, a Altitude) bool {
+	back, err := ParseAltitude(text)
+	return err == nil && back == a
+}
+
 // Text prints a as a cook reads it, to the whole foot or metre, rounded up:
 // "3,480 ft", "1,061 m".
 func (a Altitude) Text(s System) string {

@@ -98,6 +98,20 @@ func TestAltitudeFeet(t *testing.T) {
 	}
 }
 
+func TestAltitudeDoesNotCreep(t *testing.T) {
+	for in, want := range map[string][2]string{
+		"1 061 m": {"1,061 m", "1,061 m"}, "3,480 ft": {"3,480 ft", "3,480 ft"}, "1061.25 m": {"1061.25 m", "1061.25 m"}, "914.4 m": {"3,000 ft", "3,000 ft"},
+	} {
+		a, err := ParseAltitude(in)
+		for i, s := range []System{US, Metric} {
+			text := a.Exact(s)
+			if back, _ := ParseAltitude(text); err != nil || text != want[i] || back != a {
+				t.Errorf("%s in %s: %q, %v", in, s, text, err)
+			}
+		}
+	}
+}
+
 func TestTemperature(t *testing.T) {
 	for _, c := range []struct {
 		in, us, metric string

@@ -42,6 +42,15 @@ func ownHostOnly(next http.Handler) http.Handler {
 	})
 }
 
+// sameOriginOnly lets no page elsewhere change anything here.
+func sameOriginOnly() *http.CrossOriginProtection {
+	p := http.NewCrossOriginProtection()
+	p.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		writeProblem(w, http.StatusForbidden, "This came from another page. Only the kitchen's own pages may change it.")
+	}))
+	return p
+}
+
 func limitBody(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		r.Body = http.MaxBytesReader(w, r.Body, mostBody+1)

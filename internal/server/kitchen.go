@@ -62,7 +62,7 @@ func (s *server) kitchenAnswer(k store.Kitchen, err error) (*kitchenOutput, erro
 	}
 	b := kitchenBody{Name: k.Name, Units: string(k.Units), Version: k.Version}
 	if k.Altitude != nil {
-		b.Altitude = k.Altitude.Text(k.Units)
+		b.Altitude = k.Altitude.Exact(k.Units)
 		b.AltitudeBand = bandText(guide.BandOf(*k.Altitude), k.Units)
 		b.BoilsAt = canner.BoilingPoint(*k.Altitude).Text(k.Units)
 	}

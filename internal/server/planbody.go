@@ -71,9 +71,9 @@ type fruitBody struct {
 }
 
 type measureBody struct {
-	Name    string `json:"name"`
-	Kitchen string `json:"kitchen"`
-	Weight  string `json:"weight"`
+	Name   string `json:"name"`
+	Amount string `json:"amount" doc:"in the cook's own measures"`
+	Beside string `json:"beside" doc:"the same in the other ones"`
 }
 
 type pourBody struct {

@@ -164,15 +164,24 @@ func pourAnswer(p *batch.Pour, units measure.System) *pourBody {
 	if p.NearestName != p.Name {
 		b.Nearest = p.NearestName
 	}
-	b.Measures = append(b.Measures, measureBody{"water", p.Syrup.Water.Kitchen, measure.Litres(p.Syrup.Water.Litres()).Text(measure.Metric)})
+	b.Measures = append(b.Measures, measured("water", p.Syrup.Water.Kitchen, measure.Litres(p.Syrup.Water.Litres()).Text(measure.Metric), units))
 	for _, s := range p.Syrup.Sweeteners {
-		b.Measures = append(b.Measures, measureBody{s.Name, s.Kitchen, measure.Grams(s.Grams).Text(units)})
+		b.Measures = append(b.Measures, measured(s.Name, s.Kitchen, measure.Grams(s.Grams).Text(units), units))
 	}
 	if pub := p.Syrup.Published; pub != nil {
 		b.Published = fmt.Sprintf("The printed table gives %s of water and %s of sugar for %s: a little weaker, as rounded cups are.",
 			measure.KitchenCups(pub.WaterCups), measure.KitchenCups(pub.SugarCups), pub.ForLoad)
 	}
 	return b
+}
+
+// measured puts cups first for a cook who reads cups, and the exact measure
+// first for one who reads grams and litres.
+func measured(name, kitchen, exact string, units measure.System) measureBody {
+	if units == measure.Metric {
+		return measureBody{name, exact, kitchen}
+	}
+	return measureBody{name, kitchen, exact}
 }
 
 func recipeAnswer(p batch.Plan, units measure.System) *recipeBody {
@@ -191,7 +200,7 @@ func recipeAnswer(p batch.Plan, units measure.System) *recipeBody {
 		b.Title = fmt.Sprintf("Cook %d batches, each of %s", f.Pots, of)
 	}
 	for _, i := range f.Ingredients {
-		b.Ingredients = append(b.Ingredients, measureBody{i.Name, i.Amount.Kitchen(), i.Amount.Text(measure.Metric)})
+		b.Ingredients = append(b.Ingredients, measured(i.Name, i.Amount.Kitchen(), i.Amount.Text(measure.Metric), units))
 		if i.Role == batch.AcidRole {
 			b.Acid = i.Name
 		}

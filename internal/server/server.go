@@ -44,7 +44,7 @@ const mostBody = 64 << 10
 func New(o Options) http.Handler {
 	s := &server{store: o.Store, now: o.Now, log: o.Log}
 	r := chi.NewRouter()
-	r.Use(s.recoverer, ownHostOnly, secureHeaders, http.NewCrossOriginProtection().Handler, limitBody)
+	r.Use(s.recoverer, ownHostOnly, secureHeaders, sameOriginOnly().Handler, limitBody)
 	s.register(newAPI(r))
 	r.NotFound(notFound)
 	r.MethodNotAllowed(methodNotAllowed)

@@ -197,10 +197,11 @@ func syrupAnswer(r syrup.Recipe) syrupBody {
 	return b
 }
 
-// rounded rounds half away from zero.
+// rounded rounds half away from zero. A half that the arithmetic left a hair
+// short of one counts as a half.
 func rounded(x float64, places int) float64 {
 	f := math.Pow10(places)
-	return math.Round(x*f) / f
+	return math.Round(x*f*(1+1e-13)) / f
 }
 
 func ids[T ~string](all []T) string {

@@ -380,9 +380,11 @@ export interface components {
             text: string;
         };
         MeasureBody: {
-            kitchen: string;
+            /** @description in the cook's own measures */
+            amount: string;
+            /** @description the same in the other ones */
+            beside: string;
             name: string;
-            weight: string;
         };
         MissingBody: {
             field: string;

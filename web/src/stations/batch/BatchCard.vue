@@ -42,12 +42,12 @@ defineProps<{ plan: Plan; note: string; kitchen?: Kitchen }>()
       </section>
       <section v-if="plan.liquid">
         <h2>{{ plan.liquid.name }}</h2>
-        <p v-for="m in plan.liquid.measures" :key="m.name">{{ m.name }}: {{ m.kitchen }} ({{ m.weight }})</p>
+        <p v-for="m in plan.liquid.measures" :key="m.name">{{ m.name }}: {{ m.amount }} ({{ m.beside }})</p>
         <p>{{ plan.liquid.total }} in all, {{ plan.liquid.perJar }} a jar.</p>
       </section>
       <section v-if="plan.recipe">
         <h2>{{ plan.recipe.title }}</h2>
-        <p v-for="m in plan.recipe.ingredients" :key="m.name">{{ m.name }}: {{ m.kitchen }}</p>
+        <p v-for="m in plan.recipe.ingredients" :key="m.name">{{ m.name }}: {{ m.amount }}</p>
       </section>
       <section v-if="plan.prepare.length">
         <h2>Prepare</h2>

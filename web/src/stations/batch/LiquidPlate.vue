@@ -15,7 +15,7 @@ defineProps<{ liquid: Schemas['PourBody'] }>()
       <template v-for="m in liquid.measures" :key="m.name">
         <dt>{{ m.name }}</dt>
         <dd>
-          <strong>{{ m.kitchen }}</strong> <span class="quiet">{{ m.weight }}</span>
+          <strong>{{ m.amount }}</strong> <span class="quiet">{{ m.beside }}</span>
         </dd>
       </template>
     </dl>

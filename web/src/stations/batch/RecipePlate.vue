@@ -14,7 +14,7 @@ defineProps<{ recipe: Schemas['RecipeBody'] }>()
       <template v-for="m in recipe.ingredients" :key="m.name">
         <dt>{{ m.name }}</dt>
         <dd>
-          <strong>{{ m.kitchen }}</strong>
+          <strong>{{ m.amount }}</strong>
           <span v-if="m.name === recipe.acid" class="never">never less</span>
         </dd>
       </template>

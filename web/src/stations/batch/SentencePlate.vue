@@ -164,11 +164,13 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
         @update:model-value="s.put({ altitude: $event === kitchen?.altitude ? '' : $event })"
       />.
     </p>
-    <ul v-if="Object.keys(problems).length" class="problems" role="alert">
-      <li v-for="(text, field) in problems" :key="field" :data-problem="field">
-        <ExclamationTriangleIcon class="icon" />{{ text }}
-      </li>
-    </ul>
+    <div v-if="Object.keys(problems).length" role="alert">
+      <ul class="problems">
+        <li v-for="(text, field) in problems" :key="field" :data-problem="field">
+          <ExclamationTriangleIcon class="icon" />{{ text }}
+        </li>
+      </ul>
+    </div>
   </section>
 </template>
 

@@ -1,0 +1,97 @@
+package e2e
+
+import (
+	"bytes"
+	"compress/gzip"
+	"context"
+	"os"
+	"path/filepath"
+	"regexp"
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+)
+
+// TestFreshKitchen starts without any data: no time until the altitude is given.
+func TestFreshKitchen(t *testing.T) {
+	program, err := Start(context.Background(), "serve", "--data", t.TempDir())
+	if err != nil {
+		t.Fatal(err)
+	}
+	p := openAt(t, program.Address, desktopWide, desktopHigh)
+	p.until(`!!document.querySelector('[data-missing="altitude"]') && !document.querySelector('[data-time]')`)
+	p.says(jarsShown, "5 quarts")
+	p.do(chromedp.Click(chromedp.CSS(`[data-missing="altitude"] a`)))
+	p.until(`!!document.querySelector('[data-field="kitchen-altitude"]')`)
+	p.write("kitchen-altitude", "1061")
+	p.until(`document.querySelector('[role="alert"]')?.innerText.includes('needs its unit') && document.querySelector('[data-field="kitchen-altitude"]').value === '1061'`)
+	p.write("kitchen-altitude", "1 061 m")
+	p.until(`document.querySelector('[data-band]')?.innerText.includes('3,001 to 6,000 ft') && document.querySelector('[data-field="kitchen-altitude"]').value === '1,061 m'`)
+	p.do(chromedp.Click(chromedp.CSS(`input[value="metric"]`)), chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.until(`document.querySelector('[data-band]')?.innerText.includes('915 to 1,828 m')`)
+	p.do(chromedp.Click(chromedp.CSS(`nav a`)))
+	p.says(timeShown, "35")
+	p.until(`document.querySelector('[data-field="altitude"]').value === '1,061 m'`)
+	if err := program.Stop(); err != nil {
+		t.Errorf("SIGTERM: %v", err)
+	}
+	// The page says so when the program is gone, and keeps what was typed.
+	p.write("amount", "20 lb")
+	p.until(`document.querySelector('[data-problem]')?.innerText.includes('does not answer') && document.querySelector('[data-field="amount"]').value === '20 lb'`)
+}
+
+// TestDemoHasEveryGroup finds a saved batch of each group of the job, none refused by mistake.
+func TestDemoHasEveryGroup(t *testing.T) {
+	p := open(t, "/batch", desktopWide, desktopHigh)
+	for _, headline := range []string{"peaches", "pears", "pineapple", "berries", "applesauce", "apple pie filling", "grape juice"} {
+		p.until(`[...document.querySelectorAll('[data-batch]')].some(e => e.innerText.toLowerCase().includes('` + headline + `') && / min$/.test(e.innerText.trim()))`)
+	}
+}
+
+// TestPrintedCard holds the paper to what the cook needs beside the stove.
+func TestPrintedCard(t *testing.T) {
+	p := open(t, "/batch", desktopWide, desktopHigh)
+	p.says(timeShown, "35")
+	pdf, err := chromedp.Run(p.ctx, chromedp.PrintToPDF())
+	if err != nil {
+		t.Fatal(err)
+	}
+	if pages := len(regexp.MustCompile(`/Type\s*/Page\b[^s]`).FindAll(pdf, -1)); pages != 1 {
+		t.Errorf("the card takes %d sheets", pages)
+	}
+	card := p.read(`document.querySelector('.card').textContent`)
+	for _, want := range []string{"35 min", "3,001 to 6,000 ft", "5 quarts", "12 lb", "granulated sugar", "Headspace 1/2 in", "Complete Guide to Home Canning, Guide 2: Peaches (2015)", "current printed guide"} {
+		if !strings.Contains(card, want) {
+			t.Errorf("the card does not say %q", want)
+		}
+	}
+}
+
+// TestFirstLoad weighs what the first page loads: script as it travels, and fonts.
+func TestFirstLoad(t *testing.T) {
+	p := open(t, "/batch", desktopWide, desktopHigh)
+	p.says(timeShown, "35")
+	names := strings.Fields(p.read(`performance.getEntriesByType('resource').map(e => new URL(e.name).pathname).filter(n => n.startsWith('/assets/')).join(' ')`))
+	script, fonts := 0, 0
+	for _, name := range names {
+		switch filepath.Ext(name) {
+		case ".woff2":
+			fonts++
+		case ".js":
+			raw, err := os.ReadFile(filepath.Join(Root(), "web", "dist", name))
+			if err != nil {
+				t.Fatal(err)
+			}
+			var packed bytes.Buffer
+			w := gzip.NewWriter(&packed)
+			_, _ = w.Write(raw)
+			w.Close()
+			script += packed.Len()
+		}
+	}
+	t.Logf("%d bytes of gzipped script, %d fonts", script, fonts)
+	if script == 0 || script > 120_000 || fonts != 2 {
+		t.Errorf("first load: %d bytes of gzipped script, %d fonts", script, fonts)
+	}
+}
