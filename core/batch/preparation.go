@@ -114,9 +114,9 @@ func inEachJar(in read, p *Plan) []string {
 		return nil
 	}
 	if a := t.Acid; a != nil && a.PerJar != nil {
-		line := kitchenAmount(*a.PerJar) + " of " + a.What
+		line := Spoons(*a.PerJar) + " of " + a.What
 		for _, o := range a.Or {
-			line += ", or " + kitchenAmount(*o.PerJar) + " of " + o.What
+			line += ", or " + Spoons(*o.PerJar) + " of " + o.What
 		}
 		lines = append(lines, line+": it makes the fruit acid enough")
 	}
@@ -137,12 +137,12 @@ func inEachJar(in read, p *Plan) []string {
 	return lines
 }
 
-// kitchenAmount prints teaspoons and tablespoons as spoons: "2 tbsp".
-func kitchenAmount(a guide.Amount) string {
+// Spoons prints an amount of acid in spoons, never less than it is: "2 tbsp".
+func Spoons(a guide.Amount) string {
 	if a.Unit == "tbsp" {
-		return measure.KitchenCups(a.Amount / 16)
+		return measure.KitchenAtLeast(a.Amount / 16)
 	}
-	return measure.KitchenCups(a.Amount / 48)
+	return measure.KitchenAtLeast(a.Amount / 48)
 }
 
 func minutes(n int) string {

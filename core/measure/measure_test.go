@@ -140,6 +140,28 @@ func TestKitchenCups(t *testing.T) {
 	}
 }
 
+func TestKitchenAtLeast(t *testing.T) {
+	for _, c := range []struct {
+		tsp  float64
+		want string
+	}{
+		{0, "none"}, {6, "2 tbsp"}, {3.5, "1 tbsp + 1/2 tsp"}, {0.625, "5/8 tsp"}, {0.05, "1/8 tsp"}, {12, "1/4 cup"}, {36, "3/4 cup"},
+		{84, "1 3/4 cups"}, {60.5, "1 1/4 cups + 1/2 tsp"}, {48, "1 cup"}, {1.5, "1 1/2 tsp"}, {10.5, "3 tbsp + 1 1/2 tsp"}, {36.01, "3/4 cup + 1/8 tsp"},
+	} {
+		if got := KitchenAtLeast(c.tsp / 48); got != c.want {
+			t.Errorf("%v tsp: %q, want %q", c.tsp, got, c.want)
+		}
+		if v := Cups(c.tsp / 48); v.AtLeast(US) != c.want {
+			t.Errorf("%v tsp as a volume: %q, want %q", c.tsp, v.AtLeast(US), c.want)
+		}
+	}
+	for ml, want := range map[float64]string{177.44: "178 ml", 15: "15 ml", 4.2: "5 ml"} {
+		if got := Litres(ml / 1000).AtLeast(Metric); got != want {
+			t.Errorf("%v ml: %q", ml, got)
+		}
+	}
+}
+
 // TestKitchenIsTheBest compares with every measure there is, for many amounts.
 func TestKitchenIsTheBest(t *testing.T) {
 	var all []measured

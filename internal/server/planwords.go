@@ -63,7 +63,7 @@ func timeAnswer(p batch.Plan, units measure.System) *timeBody {
 	b := &timeBody{
 		Minutes: t.Minutes, Band: bandText(t.Band, units), TestedAs: string(t.TestedAs.ID()),
 		Source:    fmt.Sprintf("%s, %s (%d)", t.Source.Title, t.Source.Part, t.Source.Edition),
-		Headspace: space.Text(units), HeadspaceCm: space.Centimetres(), SterileMinutes: t.SterileMinutes, Acid: acidText(t.Acid),
+		Headspace: space.Text(units), HeadspaceCm: space.Centimetres(), SterileMinutes: t.SterileMinutes, Acid: acidOf(p, units),
 	}
 	if t.WaterOverJars > 0 {
 		b.Water = measure.Inches(float64(t.WaterOverJars)).Text(units)
@@ -91,26 +91,33 @@ func bandText(b guide.Band, units measure.System) string {
 	return from + " to " + edge(*b.ToFt, false)
 }
 
+// acidOf names the acid for this very batch where the recipe was scaled to it.
+func acidOf(p batch.Plan, units measure.System) string {
+	if p.Filling == nil {
+		return acidText(p.Verdict.Tested.Acid)
+	}
+	for _, i := range p.Filling.Ingredients {
+		if i.Role == batch.AcidRole && p.Filling.Pots > 1 {
+			return fmt.Sprintf("%s of %s in each pot", i.Amount.AtLeast(units), i.Name)
+		} else if i.Role == batch.AcidRole {
+			return fmt.Sprintf("%s of %s in the pot", i.Amount.AtLeast(units), i.Name)
+		}
+	}
+	return ""
+}
+
 func acidText(a *guide.Acid) string {
 	if a == nil {
 		return ""
 	}
 	if a.PerBatch != nil {
-		return fmt.Sprintf("%s of %s for %s", spoons(a.PerBatch.Amount), a.What, a.PerBatch.Makes)
+		return fmt.Sprintf("%s of %s for %s", batch.Spoons(a.PerBatch.Amount), a.What, a.PerBatch.Makes)
 	}
-	s := fmt.Sprintf("%s of %s", spoons(*a.PerJar), a.What)
+	s := fmt.Sprintf("%s of %s", batch.Spoons(*a.PerJar), a.What)
 	for _, o := range a.Or {
-		s += fmt.Sprintf(" or %s of %s", spoons(*o.PerJar), o.What)
+		s += fmt.Sprintf(" or %s of %s", batch.Spoons(*o.PerJar), o.What)
 	}
 	return s + " in each jar"
-}
-
-func spoons(a guide.Amount) string {
-	cups := a.Amount / 48
-	if a.Unit == "tbsp" {
-		cups = a.Amount / 16
-	}
-	return measure.KitchenCups(cups)
 }
 
 func jarAnswer(j jar.Jar) JarBody {
@@ -200,10 +207,12 @@ func recipeAnswer(p batch.Plan, units measure.System) *recipeBody {
 		b.Title = fmt.Sprintf("Cook %d batches, each of %s", f.Pots, of)
 	}
 	for _, i := range f.Ingredients {
-		b.Ingredients = append(b.Ingredients, measured(i.Name, i.Amount.Kitchen(), i.Amount.Text(measure.Metric), units))
+		kitchen, exact := i.Amount.Kitchen(), i.Amount.Text(measure.Metric)
 		if i.Role == batch.AcidRole {
 			b.Acid = i.Name
+			kitchen, exact = i.Amount.AtLeast(measure.US), i.Amount.AtLeast(measure.Metric)
 		}
+		b.Ingredients = append(b.Ingredients, measured(i.Name, kitchen, exact, units))
 	}
 	return b
 }

@@ -24,38 +24,35 @@ const shown = computed(
 </script>
 
 <template>
-  <Listbox
-    as="span"
-    class="box"
-    :model-value="modelValue"
-    @update:model-value="$emit('update:modelValue', $event)"
-  >
-    <ListboxButton
-      class="word"
-      :class="{ unsaid: !options.some((o) => o.id === modelValue) }"
-      :aria-label="`${label}: ${shown}`"
-      :data-field="field"
-    >
-      {{ shown }}
-    </ListboxButton>
-    <ListboxOptions class="choices" :aria-label="label">
-      <ListboxOption
-        v-for="o in options"
-        :key="o.id"
-        v-slot="{ active, selected }"
-        :value="o.id"
-        as="template"
+  <span class="box">
+    <Listbox :model-value="modelValue" @update:model-value="$emit('update:modelValue', $event)">
+      <ListboxButton
+        class="word"
+        :class="{ unsaid: !options.some((o) => o.id === modelValue) }"
+        :aria-label="`${label}: ${shown}`"
+        :data-field="field"
       >
-        <li class="choice" :class="{ active }" :data-value="o.id">
-          <CheckIcon v-if="selected" class="mark" />
-          <NoSymbolIcon v-else-if="o.tested === false" class="mark refused" />
-          <span v-else class="mark" />
-          {{ o.name }}
-          <span v-if="o.tested === false" class="refused note">no tested time</span>
-        </li>
-      </ListboxOption>
-    </ListboxOptions>
-  </Listbox>
+        {{ shown }}
+      </ListboxButton>
+      <ListboxOptions class="choices" :aria-label="label">
+        <ListboxOption
+          v-for="o in options"
+          :key="o.id"
+          v-slot="{ active, selected }"
+          :value="o.id"
+          as="template"
+        >
+          <li class="choice" :class="{ active }" :data-value="o.id">
+            <CheckIcon v-if="selected" class="mark" />
+            <NoSymbolIcon v-else-if="o.tested === false" class="mark refused" />
+            <span v-else class="mark" />
+            {{ o.name }}
+            <span v-if="o.tested === false" class="refused note">no tested time</span>
+          </li>
+        </ListboxOption>
+      </ListboxOptions>
+    </Listbox>
+  </span>
 </template>
 
 <style scoped>

@@ -184,7 +184,8 @@ p {
   line-height: 2.25;
 }
 .comma {
-  margin-left: -0.13em;
+  position: relative;
+  margin-left: -0.18em;
 }
 .problems {
   margin: 8px 0 0;
