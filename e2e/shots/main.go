@@ -35,9 +35,18 @@ func choose(field, value string) []step {
 	}
 }
 
+// openSaved opens the saved batch whose line starts with the given words.
+func openSaved(words string) []step {
+	return []step{
+		chromedp.WaitVisible(chromedp.CSS(`[data-batch]`)),
+		chromedp.Click(chromedp.JSPath(`[...document.querySelectorAll('[data-batch]')].find(e => e.innerText.toLowerCase().trim().startsWith('` + words + `'))`)),
+	}
+}
+
 var shots = []shot{
 	{"batch.png", 1280, 800, "/batch", nil, `[data-verdict="tested"]`},
 	{"batch-refused.png", 1280, 800, "/batch", choose("method", "oven"), `[data-verdict="refused"]`},
+	{"batch-filling.png", 1280, 800, "/batch", openSaved("apple pie filling"), `[aria-label="Recipe"]`},
 	{"batch-phone.png", 390, 844, "/batch", nil, `[data-verdict="tested"]`},
 	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
 }
