@@ -15,8 +15,10 @@ types: $(WEB) ## the front end's types, from the API's own description
 	@$(GO) run ./cmd/mellisca openapi > web/api.json
 	@cd web && npx --no-install openapi-typescript api.json -o src/api/schema.d.ts > /dev/null
 
+# Not "npm ci": it wants every platform's optional packages in the lock file. The
+# versions are still those of the lock file, which is left as it is.
 $(WEB): web/package.json web/package-lock.json
-	cd web && npm ci --no-audit --no-fund --loglevel=error
+	cd web && npm install --no-save --no-audit --no-fund --loglevel=error
 
 demo: build ## a made-up kitchen on http://127.0.0.1:8080
 	bin/mellisca demo --listen 127.0.0.1:8080
