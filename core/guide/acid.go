@@ -55,6 +55,15 @@ var fillingAcidTsp = map[Product]float64{
 	"peach-pie-filling":     12,
 }
 
+// demandsAcid says whether the product is only safe with acid in the jar.
+func demandsAcid(p Product) bool {
+	_, filling := fillingAcidTsp[p]
+	return filling || p == "asian-pears" || p == "figs" || p == "mango-sauce"
+}
+
+// DemandsAcid says whether the product is only safe with acid in the jar.
+func (p ProductInfo) DemandsAcid() bool { return demandsAcid(p.ID) }
+
 // acidFor is what the product demands in a jar of that id; nil where nothing.
 func acidFor(p Product, j jar.ID) *Acid {
 	switch p {

@@ -18,7 +18,8 @@ const mostAlternatives = 5
 type Alternative struct {
 	Query
 	Minutes int
-	Changed int // how many parameters differ from what was asked
+	Changed int    // how many parameters differ from what was asked
+	Mended  []Code // which refused conditions must be put right
 }
 
 // A change is the set of parameters in which a way differs from what was asked.
@@ -32,6 +33,7 @@ const (
 	changesPack
 	changesForm
 	changesThickener
+	changesConditions // the acid, the extras or the jars put right
 )
 
 // way is one tested candidate.
@@ -59,7 +61,7 @@ func alternatives(a *asked, jars []jar.Jar) []Alternative {
 	}
 	out := []Alternative{}
 	for _, w := range f.pick() {
-		out = append(out, w.alternative())
+		out = append(out, f.alternative(w))
 	}
 	return out
 }
@@ -74,7 +76,7 @@ type finder struct {
 // sets lists the sets of changes out of those allowed, smaller sets first.
 func sets(allowed change) []change {
 	var all []change
-	for c := change(1); c <= allowed; c++ {
+	for c := change(1); c <= allowed && c != 0; c++ {
 		if c&^allowed == 0 {
 			all = append(all, c)
 		}
@@ -86,8 +88,8 @@ func sets(allowed change) []change {
 }
 
 var (
-	sameProductSets  = sets(changesMethod | changesJar | changesPack | changesForm | changesThickener)
-	otherProductSets = append([]change{0}, sets(changesMethod|changesJar|changesPack)...)
+	sameProductSets  = sets(changesMethod | changesJar | changesPack | changesForm | changesThickener | changesConditions)
+	otherProductSets = append([]change{0}, sets(changesMethod|changesJar|changesPack|changesConditions)...)
 )
 
 func within(c change, of []change) bool {
@@ -95,7 +97,7 @@ func within(c change, of []change) bool {
 }
 
 func (f *finder) sameProduct() {
-	if fruitRefusals(f.wanted) != 0 {
+	if fruitRefusals(f.wanted) != 0 || f.wanted.Conditions.Fruit == FruitSpoilt {
 		return // nothing that may change here mends the fruit
 	}
 	for _, c := range sameProductSets {
@@ -111,6 +113,9 @@ func (f *finder) sameProduct() {
 // otherProduct looks for the same fruit in another product. Form and thickener
 // belong to a product, so that of the other one is not counted as a change.
 func (f *finder) otherProduct(p Product, k Kind) {
+	if f.wanted.Conditions.Fruit == FruitSpoilt {
+		return
+	}
 	base := *f.wanted
 	base.Product, base.info = p, productByID[p]
 	base.Kind, base.kindSet = k, k != ""
@@ -135,6 +140,12 @@ func (f *finder) otherProduct(p Product, k Kind) {
 // try gathers the tested ways that differ from base in exactly these parameters.
 func (f *finder) try(base asked, c change) bool {
 	any := false
+	if c&changesConditions != 0 {
+		if base.Conditions == base.Conditions.mended() {
+			return false
+		}
+		base.Conditions = base.Conditions.mended()
+	}
 	same, _ := jar.Find(base.Jar)
 	one := []jar.Jar{same}
 	for _, t := range values(c&changesThickener != 0, base.Thickener, []Thickener{ownThickener(base.info), NoThickener}) {
@@ -215,8 +226,11 @@ func (f *finder) pick() []way {
 }
 
 // alternative drops from w what need not be said.
-func (w way) alternative() Alternative {
+func (f *finder) alternative(w way) Alternative {
 	alt := Alternative{Query: w.Query, Minutes: w.minutes, Changed: bits.OnesCount8(uint8(w.change))}
+	if w.change&changesConditions != 0 {
+		alt.Mended = f.wanted.Conditions.refusals(f.wanted.Product).each()
+	}
 	if !w.kindSet || w.Kind == w.info.Kind && w.Product != "mango-sauce" {
 		alt.Kind = ""
 	}

@@ -22,8 +22,14 @@ func cautions(a *asked) []Caution {
 	if !a.kindSet && hasRefusedKind(a.info) {
 		say("kind-assumed", kindAssumed(a))
 	}
+	if a.Conditions.Fruit == FruitSoft {
+		say("past-its-best", "Soft fruit is less acid. Make sauce, juice or jam of it, or freeze it, today; do not pack it whole or in pieces.")
+	}
 	if a.Product == "jam" || a.Product == "jelly" || a.Product == "berry-syrup" {
 		say("sugar-is-recipe", "Here the sugar is part of the recipe: do not cut it. It may be cut in fruit, juice and sauce packs.")
+	}
+	if a.Conditions.Fruit == FruitFrozen {
+		say("frozen-fruit", "Thaw it, keep the juice and count it in the liquid. Packed whole it comes out soft.")
 	}
 	if a.Product == "jam" || a.Product == "jelly" {
 		say("one-batch", "Make one batch at a time: a doubled pot cooks too slowly and may not set.")

@@ -6,13 +6,17 @@ type Code uint8
 
 // The refusals, worst first: several are told in this order.
 const (
-	LowAcidFruit Code = iota + 1
+	SpoiltFruit Code = iota + 1 // not for jars at all
+	LowAcidFruit
 	WhiteFlesh
 	Elderberry
 	PressureNeeded
 	OtherGuide
 	NotAProcess
+	AcidMissing
 	ThickenerInJar
+	DairyEggFat
+	OneTripJar
 	JarTooLarge
 	SteamJar
 	SteamTooLong
@@ -24,8 +28,8 @@ const (
 )
 
 var codeNames = [...]string{
-	"", "low-acid-fruit", "white-flesh", "elderberry", "pressure-needed", "other-guide", "not-a-process", "thickener",
-	"jar-too-large", "steam-jar", "steam-too-long", "form-not-tested", "pack-not-tested", "strawberry-whole",
+	"", "spoilt-fruit", "low-acid-fruit", "white-flesh", "elderberry", "pressure-needed", "other-guide", "not-a-process",
+	"acid-missing", "thickener", "dairy-egg-fat", "one-trip-jar", "jar-too-large", "steam-jar", "steam-too-long", "form-not-tested", "pack-not-tested", "strawberry-whole",
 	"juice-no-row", "product-not-tested",
 }
 
@@ -48,7 +52,7 @@ func bit(c Code) codes {
 // each lists the refusals in s, worst first.
 func (s codes) each() []Code {
 	var cs []Code
-	for c := LowAcidFruit; c <= ProductNotTested; c++ {
+	for c := SpoiltFruit; c <= ProductNotTested; c++ {
 		if s&bit(c) != 0 {
 			cs = append(cs, c)
 		}

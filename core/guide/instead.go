@@ -13,6 +13,7 @@ const (
 	WayOwnSource    = "own-source"
 	WayOtherGuide   = "other-guide"
 	WayAddOnOpening = "add-on-opening"
+	WayDiscard      = "discard"
 )
 
 // instead lists the ways without a process that the refusals point to, each
@@ -30,6 +31,14 @@ func instead(a *asked, why codes, hasAlternatives bool) []Instead {
 	ownSource := mayTakeOwnSource(a, why)
 	for _, c := range why.each() {
 		switch c {
+		case SpoiltFruit:
+			return []Instead{{WayDiscard, "Put it on the compost, and can what is sound."}}
+		case AcidMissing:
+			say(WayFreeze, "Freeze it: the freezer asks nothing of the acid.")
+		case DairyEggFat:
+			say(WayAddOnOpening, "Can it without, and stir that in when you open the jar.")
+		case OneTripJar:
+			say(WayRefrigerate, "Such a jar is good for the refrigerator: use it within days.")
 		case LowAcidFruit, WhiteFlesh:
 			say(WayFreeze, "Freeze it: the freezer asks nothing of the acid.")
 		case Elderberry:

@@ -25,7 +25,7 @@ func judge(a *asked) judged {
 	if v.hasRow {
 		v.minutes = v.row.Minutes[bandOf(a.Altitude.Feet())]
 	}
-	v.why = methodRefusals(a, v) | fruitRefusals(a) | packingRefusals(a)
+	v.why = methodRefusals(a, v) | fruitRefusals(a) | packingRefusals(a) | a.Conditions.refusals(a.Product)
 	return v
 }
 

@@ -20,11 +20,13 @@ type Query struct {
 	Method    Method
 	Thickener Thickener
 	Altitude  measure.Altitude
+	Conditions
 }
 
 // Problem is one value of a Query that is not understood.
 type Problem struct {
-	Field   string // "product", "kind", "form", "pack", "jar", "method", "thickener"
+	Field string // "product", "kind", "form", "pack", "jar", "method", "thickener",
+	// "acid", "fruit", "jars", "extras"
 	Given   string
 	Accepts string // what is accepted, in words
 }
@@ -86,6 +88,7 @@ func Check(q Query) Problems {
 	if q.Thickener != "" && !slices.Contains(thickeners, q.Thickener) {
 		add("thickener", string(q.Thickener), "one of "+list(thickeners))
 	}
+	q.Conditions.check(add)
 	return ps
 }
 

@@ -10,6 +10,14 @@ import (
 func reasonText(c Code, a *asked) string {
 	name := a.info.Name
 	switch c {
+	case SpoiltFruit:
+		return "Fruit that is bruised deep, mouldy or fermenting is not for jars at all: what spoils it is in all of it."
+	case AcidMissing:
+		return acidReason(a)
+	case DairyEggFat:
+		return upperFirst(extraNames(a.Extras&^freeExtras)) + ": what is fatty, thick or not acid shelters what spoils food, and no time has been tested with it."
+	case OneTripJar:
+		return jarReason(a.Jars)
 	case LowAcidFruit:
 		if a.Product == "mango" || a.Product == "mango-sauce" || a.Kind == "mango" {
 			return "Ripe mango is not acid enough for boiling water. Only mango sauce from just-ripe fruit has been tested."
@@ -125,4 +133,34 @@ func upperFirst(s string) string {
 		return s
 	}
 	return strings.ToUpper(s[:1]) + s[1:]
+}
+
+func acidReason(a *asked) string {
+	switch a.Acid {
+	case AcidFresh:
+		return "For " + a.info.Name + " the acid keeps the jar safe, so it must be bottled juice: fresh-squeezed is now strong, now weak."
+	case AcidReduced:
+		return "For " + a.info.Name + " the acid keeps the jar safe. It may be more, never less."
+	}
+	return "Without its acid " + a.info.Name + " is not safe in boiling water. The acid is not for taste."
+}
+
+func jarReason(s JarState) string {
+	switch s {
+	case JarChipped:
+		return "A nick in the rim does not seal, and a crack opens in the heat."
+	case JarUsedLids:
+		return "The ring of a flat lid takes one print. A second time it may seal today and fail in the cupboard."
+	case JarRustyBand:
+		return "A rusted or bent band does not hold its lid down evenly while the jar vents."
+	}
+	return "A jar that food was sold in is thinner and its rim does not fit: it may crack, or not seal."
+}
+
+func extraNames(s Extras) string {
+	var names []string
+	for _, e := range s.each() {
+		names = append(names, e.Name)
+	}
+	return strings.Join(names, ", ")
 }

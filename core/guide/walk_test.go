@@ -140,6 +140,11 @@ func TestAlternativesHold(t *testing.T) {
 							q.Thickener = th
 							check(q)
 						}
+						q.Thickener = ""
+						for _, c := range someConditions {
+							q.Conditions = c
+							check(q)
+						}
 					}
 				}
 			}
@@ -153,11 +158,28 @@ func TestAlternativesHold(t *testing.T) {
 	t.Logf("%d alternatives sent back", offered)
 }
 
+// someConditions are each state by itself, and all that can be wrong at once.
+var someConditions = func() (cs []Conditions) {
+	for _, s := range acidStates {
+		cs = append(cs, Conditions{Acid: s})
+	}
+	for _, s := range fruitStates {
+		cs = append(cs, Conditions{Fruit: s})
+	}
+	for _, s := range jarStates {
+		cs = append(cs, Conditions{Jars: s})
+	}
+	for i := range extras {
+		cs = append(cs, Conditions{Extras: 1 << i})
+	}
+	return append(cs, Conditions{AcidLeftOut, FruitSoft, JarOneTrip, 1<<len(extras) - 1})
+}()
+
 func FuzzJudge(f *testing.F) {
 	f.Add("peaches", "freestone", "halves", "hot", "quart", "boiling-water", "none", int64(3480))
 	f.Add("berries", "", "", "hot", "pint", "", "", int64(-1400))
 	f.Fuzz(func(t *testing.T, product, kind, form, pack, j, method, thickener string, ft int64) {
-		q := Query{Product(product), Kind(kind), Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800}
+		q := Query{Product(product), Kind(kind), Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800, Conditions{Acid: AcidState(kind), Extras: Extras(ft)}}
 		v, err := Judge(q)
 		switch {
 		case err != nil:

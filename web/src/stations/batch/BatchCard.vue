@@ -20,11 +20,11 @@ defineProps<{ plan: Plan; note: string; kitchen?: Kitchen }>()
             ? 'in steam, from pure steam at the vent'
             : 'in boiling water, from the hard boil'
         }}, for {{ plan.time.band }}. Headspace {{ plan.time.headspace }}.
-        <template v-if="plan.time.water">{{ plan.time.water }} of water over the jars.</template>
+        <template v-if="plan.time.water">{{ ' ' }}{{ plan.time.water }} of water over the jars.</template>
         <template v-if="plan.time.sterileMinutes"
-          >Jars boiled empty {{ plan.time.sterileMinutes }} min first.</template
+          >{{ ' ' }}Jars boiled empty {{ plan.time.sterileMinutes }} min first.</template
         >
-        <template v-if="plan.time.acid">{{ plan.time.acid }}.</template>
+        <template v-if="plan.time.acid">{{ ' ' }}{{ plan.time.acid }}.</template>
       </span>
     </div>
     <div v-else class="time">
