@@ -79,6 +79,16 @@ func TestRefusalAndWayOut(t *testing.T) {
 	p.do(chromedp.Click(chromedp.CSS(`[data-alternative]`)))
 	p.says(`button[data-field="method"]`, "boiling water")
 
+	// What is in the jar counts, and so do the jars; both are put right by one button.
+	p.choose("extras", "butter")
+	p.do(chromedp.KeyEvent(kb.Escape))
+	p.until(refused)
+	p.choose("jars", "one-trip")
+	p.until(`!!document.querySelector('[data-reason="dairy-egg-fat"]') && !!document.querySelector('[data-reason="one-trip-jar"]')`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-alternative]`)))
+	p.says(timeShown, "35")
+	p.says(`button[data-field="extras"]`, "nothing else")
+
 	// Something nobody tested has a way on too.
 	p.product("kumquat", "other")
 	p.until(refused)

@@ -61,6 +61,16 @@ func Label(asked guide.Query, a guide.Alternative) string {
 	if th := orElse(a.Thickener, info.Thickener()); th != asked.Thickener && a.Product == asked.Product {
 		words = append(words, "with "+guide.ThickenerName(th))
 	}
+	for _, c := range a.Mended {
+		switch c {
+		case guide.AcidMissing:
+			words = append(words, "with the acid it demands")
+		case guide.DairyEggFat:
+			words = append(words, "without what does not belong in the jar")
+		case guide.OneTripJar:
+			words = append(words, "in sound canning jars with new lids and bands")
+		}
+	}
 	return strings.Join(words, ", ")
 }
 
@@ -84,6 +94,7 @@ func (r Request) Instead(a guide.Alternative) Request {
 	if a.Product != guide.Product(r.Product) || a.Kind != "" {
 		r.Kind = a.Kind
 	}
+	r.Conditions = a.Conditions
 	r.Product, r.Form, r.Pack, r.Jar, r.Method, r.Thickener = string(a.Product), a.Form, a.Pack, a.Jar, a.Method, a.Thickener
 	return r
 }

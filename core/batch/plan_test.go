@@ -187,6 +187,64 @@ func TestLiquids(t *testing.T) {
 	}
 }
 
+func TestPlanConditions(t *testing.T) {
+	butter, err := guide.ParseExtras("spice,butter")
+	if err != nil {
+		t.Fatal(err)
+	}
+	r := peaches()
+	r.Extras, r.Jars = butter, guide.JarUsedLids
+	p := makeOK(t, r, corvane(t))
+	if p.Status != Refused || len(p.Verdict.Reasons) != 2 || len(p.Verdict.Alternatives) != 1 {
+		t.Fatalf("%+v", p.Verdict)
+	}
+	way := p.Verdict.Alternatives[0]
+	if label := Label(p.Query, way); label != "without what does not belong in the jar, in sound canning jars with new lids and bands" {
+		t.Error(label)
+	}
+	again := r.Instead(way)
+	if p := makeOK(t, again, corvane(t)); p.Status != Tested || p.Verdict.Tested.Minutes != way.Minutes || again.Extras.String() != "spice" {
+		t.Errorf("%+v", p)
+	}
+	r = peaches()
+	r.Conditions.Fruit = guide.FruitSpoilt
+	if p := makeOK(t, r, corvane(t)); p.Status != Refused || len(p.Verdict.Alternatives) != 0 || p.Verdict.Instead[0].Way != "discard" {
+		t.Errorf("%+v", p.Verdict)
+	}
+	r = peaches()
+	r.Product, r.Kind, r.Form, r.Acid = "figs", "", "", guide.AcidFresh
+	p = makeOK(t, r, corvane(t))
+	if label := Label(p.Query, p.Verdict.Alternatives[0]); label != "with the acid it demands" {
+		t.Error(label)
+	}
+}
+
+func TestLabels(t *testing.T) {
+	for _, c := range []struct {
+		change func(*Request)
+		want   string
+	}{
+		{func(r *Request) { r.Product, r.Kind, r.Pack = "pears", "", guide.Raw }, "hot pack"},
+		{func(r *Request) { r.Method = "oven" }, "by boiling water"},
+		{func(r *Request) { r.Jar = "half-gallon" }, "in quarts"},
+		{func(r *Request) { r.Form = "peel-on" }, "in halves"},
+		{func(r *Request) { r.Product, r.Kind, r.Form, r.Thickener = "apple-pie-filling", "", "", "flour" }, "with cook-type starch"},
+		{func(r *Request) { r.Product, r.Kind, r.Form = "strawberries", "", "" }, "as fruit puree"},
+		{func(r *Request) { r.Product, r.Kind, r.Form = "mango", "", "" }, "as mango sauce, only from just-ripe fruit, in half-pints"},
+	} {
+		r := peaches()
+		c.change(&r)
+		p := makeOK(t, r, corvane(t))
+		if len(p.Verdict.Alternatives) == 0 {
+			t.Errorf("%+v: no way out", r)
+			continue
+		}
+		if got := Label(p.Query, p.Verdict.Alternatives[0]); got != c.want {
+			t.Errorf("%s: %q, want %q", p.Query.Product, got, c.want)
+		}
+	}
+}
+
 func TestProblems(t *testing.T) {
 	for _, c := range []struct {
 		change func(*Request)

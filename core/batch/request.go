@@ -28,6 +28,7 @@ type Request struct {
 	Altitude  string // empty: the kitchen's
 	Amount    string // "12 lb", "half a bushel", "7 jars"
 	Liquid    Liquid
+	guide.Conditions
 }
 
 // Problem is something typed or chosen that is not understood.
@@ -114,7 +115,7 @@ func understand(r Request, k Kitchen) (read, error) {
 func (in read) query(a measure.Altitude) guide.Query {
 	return guide.Query{
 		Product: guide.Product(in.Product), Kind: in.Kind, Form: in.Form, Pack: in.Pack, Jar: in.Jar,
-		Method: in.Method, Thickener: in.Thickener, Altitude: a,
+		Method: in.Method, Thickener: in.Thickener, Altitude: a, Conditions: in.Conditions,
 	}
 }
 

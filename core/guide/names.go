@@ -82,3 +82,44 @@ func ThickenerName(t Thickener) string {
 	}
 	return thickenerName(t)
 }
+
+// AcidName is an AcidState in a sentence: "the acid as demanded".
+func AcidName(s AcidState) string {
+	switch s {
+	case AcidReduced:
+		return "less of the acid"
+	case AcidFresh:
+		return "fresh-squeezed lemon for the acid"
+	case AcidLeftOut:
+		return "no acid"
+	}
+	return "the bottled acid in full"
+}
+
+// FruitName is a FruitState before "fruit" in a sentence: "ripe, sound".
+func FruitName(s FruitState) string {
+	switch s {
+	case FruitFrozen:
+		return "thawed"
+	case FruitSoft:
+		return "soft but sound"
+	case FruitSpoilt:
+		return "bruised deep, mouldy or fermenting"
+	}
+	return "ripe, sound"
+}
+
+// JarStateName is a JarState after "in" in a sentence: "sound jars with new lids".
+func JarStateName(s JarState) string {
+	switch s {
+	case JarOneTrip:
+		return "jars that food was sold in"
+	case JarChipped:
+		return "jars with a chip or crack"
+	case JarUsedLids:
+		return "sound jars with used flat lids"
+	case JarRustyBand:
+		return "sound jars with rusted or bent bands"
+	}
+	return "sound jars with new lids"
+}

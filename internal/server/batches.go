@@ -111,8 +111,8 @@ func lineOf(b store.Batch, k batch.Kitchen) batchLine {
 }
 
 func (s *server) saveBatch(ctx context.Context, in *struct{ Body newBatchBody }) (*batchOutput, error) {
-	r := in.Body.Request.request()
-	if err := s.checkRequest(ctx, r); err != nil {
+	r, err := s.readRequest(ctx, in.Body.Request)
+	if err != nil {
 		return nil, err
 	}
 	b, err := s.store.AddBatch(ctx, store.Batch{Note: in.Body.Note, Request: r}, s.now())
@@ -123,22 +123,22 @@ func (s *server) changeBatch(ctx context.Context, in *struct {
 	BatchID
 	Body changeBatchBody
 }) (*batchOutput, error) {
-	r := in.Body.Request.request()
-	if err := s.checkRequest(ctx, r); err != nil {
+	r, err := s.readRequest(ctx, in.Body.Request)
+	if err != nil {
 		return nil, err
 	}
 	b, err := s.store.ChangeBatch(ctx, store.Batch{ID: in.ID, Version: in.Body.Version, Note: in.Body.Note, Request: r}, s.now())
 	return s.batchAnswer(b, err)
 }
 
-// checkRequest lets only what is understood be kept.
-func (s *server) checkRequest(ctx context.Context, r batch.Request) error {
+// readRequest lets only what is understood be kept.
+func (s *server) readRequest(ctx context.Context, b requestBody) (batch.Request, error) {
 	k, _, err := s.kitchenNow(ctx)
 	if err != nil {
-		return err
+		return batch.Request{}, err
 	}
-	_, err = makePlan(r, k, "body.request.")
-	return err
+	r, _, err := makePlan(b, k, "body.request.")
+	return r, err
 }
 
 func (s *server) getBatch(ctx context.Context, in *BatchID) (*batchOutput, error) {

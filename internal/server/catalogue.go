@@ -35,6 +35,7 @@ type productChoice struct {
 	Packs      []choice       `json:"packs" nullable:"false"`
 	Liquids    []liquidChoice `json:"liquids" nullable:"false" doc:"none where it brings its own"`
 	Thickeners []choice       `json:"thickeners" nullable:"false"`
+	NeedsAcid  bool           `json:"needsAcid" doc:"only safe with acid in the jar"`
 }
 
 type jarChoice struct {
@@ -47,6 +48,10 @@ type catalogueBody struct {
 	Jars       []jarChoice     `json:"jars" nullable:"false"`
 	Methods    []choice        `json:"methods" nullable:"false"`
 	Sweeteners []choice        `json:"sweeteners" nullable:"false"`
+	Acids      []choice        `json:"acids" nullable:"false"`
+	Fruits     []choice        `json:"fruits" nullable:"false"`
+	JarStates  []choice        `json:"jarStates" nullable:"false"`
+	Extras     []choice        `json:"extras" nullable:"false"`
 }
 
 type catalogueOutput struct{ Body catalogueBody }
@@ -72,6 +77,18 @@ func catalogue() catalogueBody {
 	for _, s := range syrup.Sweeteners() {
 		c.Sweeteners = append(c.Sweeteners, choice{string(s), batch.SweetenerName(s), true})
 	}
+	for _, a := range guide.AcidStates() {
+		c.Acids = append(c.Acids, choice{string(a), guide.AcidName(a), a == guide.AcidAsDemanded})
+	}
+	for _, f := range guide.FruitStates() {
+		c.Fruits = append(c.Fruits, choice{string(f), guide.FruitName(f), f != guide.FruitSpoilt})
+	}
+	for _, j := range guide.JarStates() {
+		c.JarStates = append(c.JarStates, choice{string(j), guide.JarStateName(j), j == guide.JarSound})
+	}
+	for _, e := range guide.AllExtras() {
+		c.Extras = append(c.Extras, choice{e.ID, e.Name, e.Free})
+	}
 	return c
 }
 
@@ -82,6 +99,7 @@ func productChoiceOf(p guide.ProductInfo) productChoice {
 	b := productChoice{
 		ID: string(p.ID), Name: p.Name, Group: string(p.Group), Tested: p.Tested(), Kind: string(p.Kind),
 		Kinds: []choice{}, Forms: []choice{}, Packs: []choice{}, Liquids: []liquidChoice{}, Thickeners: []choice{},
+		NeedsAcid: p.DemandsAcid(),
 	}
 	for _, k := range p.Kinds {
 		b.Kinds = append(b.Kinds, choice{string(k), guide.KindName(k), !guide.KindRefused(p.ID, k)})

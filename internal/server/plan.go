@@ -23,8 +23,7 @@ func (s *server) registerPlan(api huma.API) {
 		if err != nil {
 			return nil, err
 		}
-		r := in.Body.request()
-		p, err := makePlan(r, k, "body.")
+		r, p, err := makePlan(in.Body, k, "body.")
 		if err != nil {
 			return nil, err
 		}
@@ -42,11 +41,15 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 }
 
 // makePlan makes a plan, or a problem whose fields start with prefix.
-func makePlan(r batch.Request, k batch.Kitchen, prefix string) (batch.Plan, error) {
-	p, err := batch.Make(r, k)
+func makePlan(b requestBody, k batch.Kitchen, prefix string) (batch.Request, batch.Plan, error) {
+	r, err := b.request()
+	var p batch.Plan
+	if err == nil {
+		p, err = batch.Make(r, k)
+	}
 	var ps batch.Problems
 	if errors.As(err, &ps) {
-		return batch.Plan{}, bodyProblems(ps, prefix)
+		return r, p, bodyProblems(ps, prefix)
 	}
-	return p, err
+	return r, p, err
 }

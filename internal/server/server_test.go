@@ -111,6 +111,8 @@ func TestBadBodiesAreNamedAndNothingIsKept(t *testing.T) {
 	}{
 		{"POST", "/api/plan", strings.Replace(peaches, "12 lb", "lots", 1), 422, "body.amount"},
 		{"POST", "/api/plan", strings.Replace(peaches, `"quart"`, `"mug"`, 1), 422, "body.jar"},
+		{"POST", "/api/plan", strings.Replace(peaches, `"pack"`, `"extras":"butter,sand","pack"`, 1), 422, "body.extras"},
+		{"POST", "/api/plan", strings.Replace(peaches, `"pack"`, `"jars":"broken","fruit":"green","acid":"some","pack"`, 1), 422, "body.fruit"},
 		{"POST", "/api/plan", `{"product":"peaches"}`, 422, "body"},
 		{"POST", "/api/plan", strings.Replace(peaches, `"pack"`, `"pick"`, 1), 422, "body"},
 		{"POST", "/api/plan", `{`, 400, ""},

@@ -23,14 +23,16 @@ type Batch struct {
 }
 
 const batchColumns = `id, version, note, product, kind, form, pack, jar, method, thickener, altitude, amount,
-	liquid_kind, liquid_strength, liquid_brix, liquid_water_parts, liquid_sugar_parts, liquid_sweetener, created_at_ms, updated_at_ms`
+	liquid_kind, liquid_strength, liquid_brix, liquid_water_parts, liquid_sugar_parts, liquid_sweetener,
+	acid, fruit_state, jar_state, extras, created_at_ms, updated_at_ms`
 
 func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 	var b Batch
 	var created, updated int64
 	r, l := &b.Request, &b.Request.Liquid
 	err := row.Scan(&b.ID, &b.Version, &b.Note, &r.Product, &r.Kind, &r.Form, &r.Pack, &r.Jar, &r.Method, &r.Thickener, &r.Altitude, &r.Amount,
-		&l.Kind, &l.Strength, &l.Brix, &l.WaterParts, &l.SugarParts, &l.Sweetener, &created, &updated)
+		&l.Kind, &l.Strength, &l.Brix, &l.WaterParts, &l.SugarParts, &l.Sweetener,
+		&r.Acid, &r.Conditions.Fruit, &r.Jars, &r.Extras, &created, &updated)
 	b.Created, b.Updated = time.UnixMilli(created).UTC(), time.UnixMilli(updated).UTC()
 	return b, err
 }
@@ -38,7 +40,8 @@ func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 func fields(r batch.Request) []any {
 	l := r.Liquid
 	return []any{r.Product, r.Kind, r.Form, r.Pack, r.Jar, r.Method, r.Thickener, r.Altitude, r.Amount,
-		l.Kind, l.Strength, l.Brix, l.WaterParts, l.SugarParts, l.Sweetener}
+		l.Kind, l.Strength, l.Brix, l.WaterParts, l.SugarParts, l.Sweetener,
+		r.Acid, r.Conditions.Fruit, r.Jars, int64(r.Extras)}
 }
 
 // AddBatch saves a new batch and gives it its id, version 1.
@@ -94,7 +97,7 @@ func (s *Store) ChangeBatch(ctx context.Context, b Batch, now time.Time) (Batch,
 	args = append(args, now.UnixMilli(), b.ID, b.Version)
 	res, err := s.write.ExecContext(ctx, `UPDATE batch SET note = ?, product = ?, kind = ?, form = ?, pack = ?, jar = ?, method = ?,
 		thickener = ?, altitude = ?, amount = ?, liquid_kind = ?, liquid_strength = ?, liquid_brix = ?, liquid_water_parts = ?,
-		liquid_sugar_parts = ?, liquid_sweetener = ?, updated_at_ms = ?, version = version + 1
+		liquid_sugar_parts = ?, liquid_sweetener = ?, acid = ?, fruit_state = ?, jar_state = ?, extras = ?, updated_at_ms = ?, version = version + 1
 		WHERE id = ? AND version = ? AND deleted_at_ms IS NULL`, args...)
 	if err != nil {
 		return Batch{}, fmt.Errorf("changing a batch: %w", err)

@@ -28,7 +28,8 @@ func openTest(t testing.TB) (*Store, string) {
 func sample() Batch {
 	return Batch{Note: "for “Aunt's” hut; DROP TABLE batch", Request: batch.Request{
 		Product: "peaches", Kind: "freestone", Form: "halves", Pack: guide.Hot, Jar: "quart", Amount: "12 lb", Altitude: "3,480 ft",
-		Liquid: batch.Liquid{Kind: batch.Ratio, WaterParts: 4.5, SugarParts: 1.25, Brix: 17.123, Strength: "light", Sweetener: "honey"},
+		Liquid:     batch.Liquid{Kind: batch.Ratio, WaterParts: 4.5, SugarParts: 1.25, Brix: 17.123, Strength: "light", Sweetener: "honey"},
+		Conditions: guide.Conditions{Acid: guide.AcidFresh, Fruit: guide.FruitFrozen, Jars: guide.JarUsedLids, Extras: 33},
 	}}
 }
 

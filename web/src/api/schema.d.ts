@@ -236,6 +236,10 @@ export interface components {
             text: string;
         };
         CatalogueBody: {
+            acids: components["schemas"]["Choice"][];
+            extras: components["schemas"]["Choice"][];
+            fruits: components["schemas"]["Choice"][];
+            jarStates: components["schemas"]["Choice"][];
             jars: components["schemas"]["JarChoice"][];
             methods: components["schemas"]["Choice"][];
             products: components["schemas"]["ProductChoice"][];
@@ -456,6 +460,8 @@ export interface components {
             /** @description none where it brings its own */
             liquids: components["schemas"]["LiquidChoice"][];
             name: string;
+            /** @description only safe with acid in the jar */
+            needsAcid: boolean;
             packs: components["schemas"]["Choice"][];
             tested: boolean;
             thickeners: components["schemas"]["Choice"][];
@@ -492,12 +498,20 @@ export interface components {
             verdict: "refused";
         };
         RequestBody: {
+            /** @description how the acid that the product demands was put in */
+            acid?: string;
             /** @description as typed; the kitchen's where left out */
             altitude?: string;
             /** @description as typed: 12 lb, half a bushel, 7 jars */
             amount: string;
+            /** @description what else goes into the jar, joined by commas */
+            extras?: string;
             form?: string;
+            /** @description how the fruit is on the day */
+            fruit?: string;
             jar: string;
+            /** @description how jars and lids are */
+            jars?: string;
             kind?: string;
             liquid?: components["schemas"]["LiquidBody"];
             method?: string;

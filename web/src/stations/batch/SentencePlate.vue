@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Catalogue, Kitchen } from '@/api/client'
 import SentenceField from '@/parts/SentenceField.vue'
 import SentenceListbox from '@/parts/SentenceListbox.vue'
+import ConditionsLine from './ConditionsLine.vue'
 import ProductBox from './ProductBox.vue'
 import type { Sentence } from './sentence'
 
@@ -164,6 +165,7 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
         @update:model-value="s.put({ altitude: $event === kitchen?.altitude ? '' : $event })"
       />.
     </p>
+    <ConditionsLine :sentence="sentence" :catalogue="catalogue" />
     <div v-if="Object.keys(problems).length" role="alert">
       <ul class="problems">
         <li v-for="(text, field) in problems" :key="field" :data-problem="field">

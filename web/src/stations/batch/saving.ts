@@ -37,7 +37,7 @@ export function useSaving(sentence: Sentence, id: Ref<string | undefined>) {
   const open = (which: string) =>
     attempt(async () => {
       const b = await getBatch(which)
-      take({ kind: '', form: '', method: '', thickener: '', altitude: '', ...b.request }, b.note, b.version)
+      take(b.request, b.note, b.version)
     })
 
   const keep = () =>

@@ -29,7 +29,7 @@ export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Pla
   function putProduct(id: string) {
     const next = catalogue.value?.products.find((p) => p.id === id)
     const kept = next?.kinds.some((k) => k.id === request.value.kind) ? request.value.kind : next?.kind
-    put({ product: id, kind: kept ?? '', form: '', thickener: '' })
+    put({ product: id, kind: kept ?? '', form: '', thickener: '', acid: '' })
   }
 
   function putLiquid(change: Partial<Liquid>) {
