@@ -2,6 +2,7 @@
 //
 //	mellisca serve --listen 127.0.0.1:8080 --data DIR   keep a kitchen's records in DIR
 //	mellisca demo  --listen 127.0.0.1:8080              try it with made-up records
+//	mellisca tables                                     print the tested rows
 //	mellisca openapi                                    print the description of the API
 package main
 
@@ -24,6 +25,7 @@ const usage = `Mellisca plans batches of home-canned fruit.
   mellisca serve --listen 127.0.0.1:8080 --data DIR   keep a kitchen's records in DIR
   mellisca demo  --listen 127.0.0.1:8080 --data DIR   try it with made-up records;
                                                       without --data in a folder that is thrown away
+  mellisca tables --format text --altitude "3,480 ft" print the tested rows, as text, csv or json
   mellisca openapi                                    print the description of the API
 
 SIGTERM or Ctrl-C ends it.
@@ -47,6 +49,8 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 	switch args[0] {
 	case "serve", "demo":
 		return runServer(ctx, args[0] == "demo", args[1:], out)
+	case "tables":
+		return runTables(args[1:], out)
 	case "openapi":
 		doc, err := server.OpenAPI()
 		if err != nil {
@@ -58,7 +62,7 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		fmt.Fprint(out, usage)
 		return nil
 	}
-	return fmt.Errorf("%q is not something to do; accepted: serve, demo, openapi", args[0])
+	return fmt.Errorf("%q is not something to do; accepted: serve, demo, tables, openapi", args[0])
 }
 
 func runServer(ctx context.Context, isDemo bool, args []string, out io.Writer) error {

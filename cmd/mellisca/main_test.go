@@ -83,7 +83,7 @@ func TestWhatIsNotUnderstood(t *testing.T) {
 	for args, says := range map[string]string{
 		"": "serve or demo", "bake": "accepted: serve", "serve": "--data DIR", "serve --data x y": "not expected",
 		"serve --colour red": "not defined", "serve --data /proc/nothing --listen 127.0.0.1:0": "making the folder",
-		"demo --listen nonsense": "listening",
+		"demo --listen nonsense": "listening", "tables --format xml": "accepted: text, csv, json", "tables --altitude 3480": "needs its unit",
 	} {
 		var out bytes.Buffer
 		if err := run(context.Background(), strings.Fields(args), &out); err == nil || !strings.Contains(err.Error(), says) {
@@ -93,6 +93,10 @@ func TestWhatIsNotUnderstood(t *testing.T) {
 	var out bytes.Buffer
 	if err := run(context.Background(), []string{"help"}, &out); err != nil || !strings.Contains(out.String(), "mellisca demo") {
 		t.Error(err, out.String())
+	}
+	out.Reset()
+	if err := run(context.Background(), []string{"tables", "--altitude", "1 061 m"}, &out); err != nil || !strings.Contains(out.String(), "column for 3,481 ft") {
+		t.Error(err, out.String()[:200])
 	}
 	out.Reset()
 	if err := run(context.Background(), []string{"openapi"}, &out); err != nil || !json.Valid(out.Bytes()) {

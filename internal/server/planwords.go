@@ -62,13 +62,21 @@ func timeAnswer(p batch.Plan, units measure.System) *timeBody {
 	space := measure.Inches(t.Headspace)
 	b := &timeBody{
 		Minutes: t.Minutes, Band: bandText(t.Band, units), TestedAs: string(t.TestedAs.ID()),
-		Source:    fmt.Sprintf("%s, %s (%d)", t.Source.Title, t.Source.Part, t.Source.Edition),
+		Source:    sourceText(t.Source),
 		Headspace: space.Text(units), HeadspaceCm: space.Centimetres(), SterileMinutes: t.SterileMinutes, Acid: acidOf(p, units),
 	}
 	if t.WaterOverJars > 0 {
 		b.Water = measure.Inches(float64(t.WaterOverJars)).Text(units)
 	}
 	return b
+}
+
+// sourceText cites a source: title, part and year.
+func sourceText(s guide.Source) string {
+	if s.Part == "" {
+		return fmt.Sprintf("%s (%d)", s.Title, s.Edition)
+	}
+	return fmt.Sprintf("%s, %s (%d)", s.Title, s.Part, s.Edition)
 }
 
 // bandText names a band in the cook's units; its edges stay those of the table.

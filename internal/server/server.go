@@ -68,6 +68,7 @@ func (s *server) register(api huma.API) {
 	s.registerPlan(api)
 	s.registerBatches(api)
 	s.registerKitchen(api)
+	s.registerTables(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.
