@@ -239,3 +239,23 @@ func TestAccessible(t *testing.T) {
 		p.accessible(scheme + " kitchen")
 	}
 }
+
+// TestWhy opens what each answer rests on, by one key, and comes back.
+func TestWhy(t *testing.T) {
+	p := open(t, "/batch", desktopWide, desktopHigh)
+	p.says(timeShown, "35")
+	for about, says := range map[string]string{"time": "25 minutes to 1,000 ft", "jars": "16 to 24 quarts", "liquid": "428 g of that is sugar", "loads": "= 3.18"} {
+		p.do(chromedp.Click(chromedp.CSS(`[data-why="` + about + `"]`)))
+		p.until(`document.querySelector('[role="dialog"]')?.innerText.includes('` + says + `')`)
+		if about == "time" {
+			p.accessible("why")
+		}
+		p.do(chromedp.KeyEvent(kb.Escape))
+		p.until(`!document.querySelector('[role="dialog"]')`)
+	}
+	p.choose("pack", "raw")
+	p.product("pears", "pears")
+	p.until(refused)
+	p.do(chromedp.Click(chromedp.CSS(`[data-why="refusal"]`)))
+	p.until(`document.querySelector('[role="dialog"]')?.innerText.includes('hot in pint, quart')`)
+}

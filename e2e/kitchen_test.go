@@ -95,3 +95,28 @@ func TestFirstLoad(t *testing.T) {
 		t.Errorf("first load: %d bytes of gzipped script, %d fonts", script, fonts)
 	}
 }
+
+// TestTables comes from a time to its row, ticks it, and finds the tick after a reload.
+func TestTables(t *testing.T) {
+	p := open(t, "/batch", desktopWide, desktopHigh)
+	p.says(timeShown, "35")
+	p.do(chromedp.Click(chromedp.CSS(`.source a`)))
+	p.until(`location.pathname === '/kitchen/tables' && location.hash === '#peaches' && !!document.querySelector('[data-part="peaches"].here')`)
+	p.until(`(r => r.top >= 0 && r.bottom <= innerHeight)(document.querySelector('[data-part="peaches"]').getBoundingClientRect())`)
+	row := `[...document.querySelectorAll('[data-part="peaches"] tbody tr')].find(r => r.innerText.startsWith('hot, quart'))`
+	p.until(row + `.querySelector('.own').innerText === '35'`)
+	before := p.read(`document.querySelector('[data-checked]').innerText`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-part="peaches"] [data-tick]`)))
+	p.until(`document.querySelector('[data-part="peaches"] [data-tick]').innerText.startsWith('Checked against my printed guide, ')`)
+	p.do(chromedp.Reload())
+	p.until(`document.querySelector('[data-part="peaches"] [data-tick]')?.getAttribute('aria-pressed') === 'true'`)
+	p.accessible("tables")
+	p.do(chromedp.Click(chromedp.CSS(`[data-part="peaches"] [data-tick]`)))
+	p.until(`document.querySelector('[data-checked]').innerText === ` + "`" + before + "`")
+	p.write("find", "tomato")
+	p.until(`!document.querySelector('[data-part]') && document.body.innerText.includes('no tested time')`)
+	p.do(chromedp.EmulateViewport(390, 844))
+	p.write("find", "apple")
+	p.until(`document.querySelectorAll('[data-part]').length === 7`)
+	p.noSidewaysScroll()
+}

@@ -48,6 +48,7 @@ var shots = []shot{
 	{"batch-refused.png", 1280, 800, "/batch", choose("method", "oven"), `[data-verdict="refused"]`},
 	{"batch-filling.png", 1280, 800, "/batch", openSaved("apple pie filling"), `[aria-label="Recipe"]`},
 	{"batch-phone.png", 390, 844, "/batch", nil, `[data-verdict="tested"]`},
+	{"tables.png", 1280, 800, "/kitchen/tables#peaches", nil, `[data-tables]`},
 	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
 }
 

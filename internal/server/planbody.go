@@ -22,6 +22,14 @@ type planBody struct {
 	Prepare      []string      `json:"prepare" nullable:"false"`
 	InEachJar    []string      `json:"inEachJar" nullable:"false"`
 	Cautions     []codeText    `json:"cautions" nullable:"false"`
+	Why          []whyBody     `json:"why" nullable:"false" doc:"what each answer rests on"`
+}
+
+type whyBody struct {
+	About  string   `json:"about" enum:"time,refusal,jars,liquid,recipe,loads"`
+	Title  string   `json:"title"`
+	Lines  []string `json:"lines" nullable:"false"`
+	Source string   `json:"source" doc:"empty where the figure is ours"`
 }
 
 type missingBody struct {

@@ -41,6 +41,10 @@ func planAnswer(r batch.Request, p batch.Plan, units measure.System) planBody {
 		b.Recipe = recipeAnswer(p, units)
 	}
 	b.Canner = cannerAnswer(p)
+	b.Why = []whyBody{}
+	for _, w := range p.Why(units) {
+		b.Why = append(b.Why, whyBody(w))
+	}
 	return b
 }
 
@@ -188,6 +192,15 @@ func pourAnswer(p *batch.Pour, units measure.System) *pourBody {
 			measure.KitchenCups(pub.WaterCups), measure.KitchenCups(pub.SugarCups), pub.ForLoad)
 	}
 	return b
+}
+
+// bandShort names a band by its top alone and without the unit: "to 6,000".
+func bandShort(b guide.Band, units measure.System) string {
+	s := strings.TrimSuffix(strings.TrimSuffix(bandText(b, units), " ft"), " m")
+	if _, top, ok := strings.Cut(s, "to "); ok {
+		return "to " + top
+	}
+	return s
 }
 
 // measured puts cups first for a cook who reads cups, and the exact measure

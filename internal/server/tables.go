@@ -12,8 +12,9 @@ import (
 )
 
 type tableColumn struct {
-	Text string `json:"text"`
-	Own  bool   `json:"own" doc:"the kitchen's altitude lies in it"`
+	Text  string `json:"text"`
+	Short string `json:"short" doc:"the same, for the head of a narrow column"`
+	Own   bool   `json:"own" doc:"the kitchen's altitude lies in it"`
 }
 
 type tableLine struct {
@@ -90,7 +91,7 @@ func (s *server) tables(ctx context.Context) (*tablesOutput, error) {
 	src := guide.GuideSource()
 	b := tablesBody{Source: sourceText(src), Ask: guide.AskToCheck, Columns: []tableColumn{}, Parts: []tablePart{}}
 	for i, band := range guide.Bands() {
-		b.Columns = append(b.Columns, tableColumn{bandText(band, units), k.Altitude != nil && guide.BandIndex(*k.Altitude) == i})
+		b.Columns = append(b.Columns, tableColumn{bandText(band, units), bandShort(band, units), k.Altitude != nil && guide.BandIndex(*k.Altitude) == i})
 	}
 	for _, p := range guide.Parts() {
 		part := tablePart{Name: p.Name, Product: string(p.Product), Title: p.Title}

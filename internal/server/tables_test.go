@@ -22,7 +22,7 @@ func TestTables(t *testing.T) {
 	}
 	setKitchen(t, h)
 	_, body = get(t, h, "/api/tables")
-	if !holds(body["columns"], parse(t, `[{"text":"up to 1,000 ft","own":false},{"text":"1,001 to 3,000 ft","own":false},{"text":"3,001 to 6,000 ft","own":true},{"text":"above 6,000 ft","own":false}]`)) {
+	if !holds(body["columns"], parse(t, `[{"text":"up to 1,000 ft","short":"to 1,000","own":false},{"text":"1,001 to 3,000 ft","short":"to 3,000","own":false},{"text":"3,001 to 6,000 ft","short":"to 6,000","own":true},{"text":"above 6,000 ft","short":"above 6,000","own":false}]`)) {
 		t.Errorf("%v", body["columns"])
 	}
 	if len(body["parts"].([]any)) != 29 || body["checked"] != 0.0 {

@@ -150,6 +150,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tested rows as the guide prints them, and which of them the cook has checked */
+        get: operations["tables"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a part was held against the printed guide today */
+        post: operations["check-table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/checks/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a check back */
+        post: operations["uncheck-table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -404,6 +455,9 @@ export interface components {
             minutes: number;
             request: components["schemas"]["RequestBody"];
         };
+        PartInputBody: {
+            part: string;
+        };
         PlanBody: {
             alternatives: components["schemas"]["OfferBody"][];
             /** @description in words; empty where not known */
@@ -432,6 +486,8 @@ export interface components {
             status: "tested" | "refused" | "incomplete";
             /** @description null unless tested */
             time: components["schemas"]["TimeBody"];
+            /** @description what each answer rests on */
+            why: components["schemas"]["WhyBody"][];
         };
         PourBody: {
             /**
@@ -551,6 +607,44 @@ export interface components {
             sweeteners: components["schemas"]["SweetenerBody"][];
             water: components["schemas"]["WaterBody"];
         };
+        TableColumn: {
+            /** @description the kitchen's altitude lies in it */
+            own: boolean;
+            /** @description the same, for the head of a narrow column */
+            short: string;
+            text: string;
+        };
+        TableLine: {
+            headspace: string;
+            jar: string;
+            /** @description one for each column */
+            minutes: number[];
+            pack: string;
+            /** @description needs sterile jars */
+            sterile: boolean;
+        };
+        TablePart: {
+            /**
+             * Format: date-time
+             * @description when the cook held it against the printed guide; null where not, or where the numbers changed since
+             */
+            checked: string | null;
+            name: string;
+            product: string;
+            rows: components["schemas"]["TableLine"][];
+            title: string;
+        };
+        TablesBody: {
+            ask: string;
+            /**
+             * Format: int64
+             * @description how many parts are checked
+             */
+            checked: number;
+            columns: components["schemas"]["TableColumn"][];
+            parts: components["schemas"]["TablePart"][];
+            source: string;
+        };
         TestedBody: {
             acid: components["schemas"]["AcidBody"];
             altitudeBand: components["schemas"]["BandBody"];
@@ -612,6 +706,14 @@ export interface components {
             text: string;
             /** @enum {string} */
             way: "freeze" | "refrigerate" | "own-source" | "other-guide" | "add-on-opening";
+        };
+        WhyBody: {
+            /** @enum {string} */
+            about: "time" | "refusal" | "jars" | "liquid" | "recipe" | "loads";
+            lines: string[];
+            /** @description empty where the figure is ours */
+            source: string;
+            title: string;
         };
     };
     responses: never;
@@ -1156,6 +1258,110 @@ export interface operations {
             };
             /** @description Internal Server Error */
             500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    tables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TablesBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "check-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TablesBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "uncheck-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TablesBody"];
+                };
+            };
+            /** @description Error */
+            default: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -11,9 +11,14 @@ const { data: kitchen } = useKitchen()
   <header class="bar">
     <span class="name">Mellisca</span>
     <nav aria-label="Stations">
-      <RouterLink v-for="s in stations" :key="s.name" :to="{ name: s.name }" class="station">{{
-        s.title
-      }}</RouterLink>
+      <RouterLink
+        v-for="s in stations"
+        :key="s.name"
+        :to="{ name: s.name }"
+        class="station"
+        :class="{ here: $route.path.startsWith(`/${s.name}`) }"
+        >{{ s.title }}</RouterLink
+      >
     </nav>
     <span class="where">
       <template v-if="kitchen?.name">{{ kitchen.name }}</template>
@@ -54,7 +59,7 @@ nav {
   color: inherit;
   font-weight: 600;
 }
-.station.router-link-active {
+.station.here {
   background: var(--color-rim);
   color: var(--color-on-rim);
 }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { Plan } from '@/api/client'
+import WhyKey from './WhyKey.vue'
 
 defineProps<{ plan: Plan }>()
 </script>
 
 <template>
   <section class="plate" aria-label="Jars and fruit">
+    <WhyKey :plan="plan" about="jars" />
     <h2>Jars</h2>
     <template v-if="plan.jars">
       <p class="figure" data-jars>{{ plan.jars.text }}</p>

@@ -86,8 +86,8 @@ const print = () => window.print()
           </div>
           <div class="stack">
             <AmountPlate :plan="plan" />
-            <LiquidPlate v-if="plan.liquid" :liquid="plan.liquid" />
-            <RecipePlate v-if="plan.recipe" :recipe="plan.recipe" />
+            <LiquidPlate v-if="plan.liquid" :plan="plan" :liquid="plan.liquid" />
+            <RecipePlate v-if="plan.recipe" :plan="plan" :recipe="plan.recipe" />
             <CautionsPlate :cautions="plan.cautions" />
           </div>
           <div class="stack">

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api/client'
+import type { Plan, Schemas } from '@/api/client'
+import WhyKey from './WhyKey.vue'
 
-defineProps<{ liquid: Schemas['PourBody'] }>()
+defineProps<{ liquid: Schemas['PourBody']; plan: Plan }>()
 </script>
 
 <template>
   <section class="plate" aria-label="Liquid">
+    <WhyKey :plan="plan" about="liquid" />
     <h2>
       {{ liquid.name }}
       <span v-if="liquid.brix !== null" class="brix" data-brix>{{ liquid.brix }} °Brix</span>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import type { Plan } from '@/api/client'
 import PotDrawing from '@/drawings/PotDrawing.vue'
+import WhyKey from './WhyKey.vue'
 
 defineProps<{ plan: Plan; tint: string }>()
 </script>
 
 <template>
   <section class="plate" aria-label="Canner loads">
+    <WhyKey :plan="plan" about="loads" />
     <h2>In the canner</h2>
     <p v-if="plan.canner.text" class="figure" data-loads>{{ plan.canner.text }}</p>
     <p v-if="plan.canner.note" class="note">{{ plan.canner.note }}</p>

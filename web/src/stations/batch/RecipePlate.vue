@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api/client'
+import type { Plan, Schemas } from '@/api/client'
+import WhyKey from './WhyKey.vue'
 
-defineProps<{ recipe: Schemas['RecipeBody'] }>()
+defineProps<{ recipe: Schemas['RecipeBody']; plan: Plan }>()
 </script>
 
 <template>
   <section class="plate" aria-label="Recipe">
+    <WhyKey :plan="plan" about="recipe" />
     <h2>{{ recipe.title }}</h2>
     <p class="quiet">
       {{ recipe.asPrinted ? 'As printed in the guide' : 'Scaled from the printed recipe' }}

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { HandRaisedIcon } from '@heroicons/vue/24/outline'
 import type { Plan, Request } from '@/api/client'
+import WhyKey from './WhyKey.vue'
 
 defineProps<{ plan: Plan }>()
 defineEmits<{ choose: [request: Request] }>()
@@ -8,6 +9,7 @@ defineEmits<{ choose: [request: Request] }>()
 
 <template>
   <section class="plate refusal" aria-label="Process time" data-verdict="refused">
+    <WhyKey :plan="plan" about="refusal" />
     <p class="no"><HandRaisedIcon class="icon" />No tested time</p>
     <ul class="reasons">
       <li v-for="r in plan.reasons" :key="r.code" :data-reason="r.code">{{ r.text }}</li>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { CheckBadgeIcon } from '@heroicons/vue/24/outline'
+import { RouterLink } from 'vue-router'
 import type { Plan } from '@/api/client'
 import JarDrawing from '@/drawings/JarDrawing.vue'
+import WhyKey from './WhyKey.vue'
 
 defineProps<{ plan: Plan; tint: string }>()
 </script>
@@ -12,7 +14,9 @@ defineProps<{ plan: Plan; tint: string }>()
       <p class="figure">
         <strong data-time>{{ plan.time.minutes }}</strong> min
       </p>
-      <p class="tested"><CheckBadgeIcon class="icon" />Tested</p>
+      <p class="tested">
+        <CheckBadgeIcon class="icon" />Tested <WhyKey :plan="plan" about="time" class="beside" />
+      </p>
       <ul>
         <li v-if="plan.request.method === 'steam'">in steam, from when the vent blows pure steam</li>
         <li v-else>in boiling water, from the hard boil</li>
@@ -25,7 +29,11 @@ defineProps<{ plan: Plan; tint: string }>()
         </li>
         <li v-if="plan.time.acid" class="must">{{ plan.time.acid }}</li>
       </ul>
-      <p class="source quiet">{{ plan.time.source }}</p>
+      <p class="source">
+        <RouterLink :to="{ name: 'tables', hash: `#${plan.request.product}` }">{{
+          plan.time.source
+        }}</RouterLink>
+      </p>
     </div>
     <JarDrawing
       :jar="plan.jar"
@@ -60,9 +68,14 @@ defineProps<{ plan: Plan; tint: string }>()
 .tested {
   display: flex;
   gap: 6px;
-  margin: 4px 0;
+  align-items: center;
+  margin: 0;
   color: var(--color-go);
   font-weight: 700;
+}
+.beside {
+  float: none;
+  margin: 0;
 }
 .icon {
   width: 24px;
@@ -84,5 +97,10 @@ li {
   margin: 8px 0 0;
   font-size: 0.88rem;
   line-height: 1.3;
+}
+.source a {
+  display: block;
+  padding: 6px 0;
+  color: var(--color-quiet);
 }
 </style>

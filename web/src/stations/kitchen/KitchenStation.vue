@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { RouterLink } from 'vue-router'
 import { Problem } from '@/api/client'
 import { useKitchen, useSetKitchen } from '@/api/kitchen'
 import { lettersOn } from '@/parts/letters'
@@ -127,6 +128,15 @@ const schemes: { id: Scheme; name: string }[] = [
           (b, k)</label
         >
       </section>
+
+      <section class="plate">
+        <h2>Where the times come from</h2>
+        <p class="help">
+          Every tested time, as the guide prints it, with your column marked and a place to tick what you have
+          checked.
+        </p>
+        <RouterLink :to="{ name: 'tables' }" class="key link" data-tables-link>The tested times</RouterLink>
+      </section>
     </div>
     <p v-if="problems.all || problems.units || problems.name" class="problem" role="alert">
       {{ problems.all || problems.units || problems.name }}
@@ -171,6 +181,11 @@ h1 {
 .band {
   margin: 0;
   line-height: 1.4;
+}
+.link {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
 }
 .missing {
   font-weight: 700;

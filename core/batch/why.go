@@ -1,0 +1,208 @@
+package batch
+
+import (
+	"fmt"
+	"strings"
+
+	"mellisca/core/canner"
+	"mellisca/core/fruit"
+	"mellisca/core/guide"
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+	"mellisca/core/syrup"
+)
+
+// Why is what one answer of a plan rests on, in plain words with the figures
+// put in.
+type Why struct {
+	About  string // "time", "refusal", "jars", "liquid", "recipe", "loads"
+	Title  string
+	Lines  []string
+	Source string // title, part and year; empty where the figure is ours
+}
+
+const fruitSource = "Complete Guide to Home Canning, Guide 2 (2015)"
+
+// Why explains every answer that the plan gives, in the order they are shown.
+func (p Plan) Why(units measure.System) []Why {
+	var all []Why
+	add := func(w Why, ok bool) {
+		if ok {
+			all = append(all, w)
+		}
+	}
+	add(p.whyTime(units))
+	add(p.whyRefused())
+	add(p.whyJars(units))
+	add(p.whyLiquid(units))
+	add(p.whyRecipe())
+	add(p.whyLoads())
+	return all
+}
+
+func (p Plan) whyTime(units measure.System) (Why, bool) {
+	t := p.Verdict.Tested
+	if t == nil {
+		return Why{}, false
+	}
+	w := Why{About: "time", Title: fmt.Sprintf("Why %d minutes", t.Minutes)}
+	w.Source = fmt.Sprintf("%s, %s (%d)", t.Source.Title, t.Source.Part, t.Source.Edition)
+	m := t.Row.Minutes
+	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
+	say("The tested row is %s, %s pack, %s: %d minutes to 1,000 ft, %d to 3,000 ft, %d to 6,000 ft, %d above.",
+		p.Name, t.Row.Pack, t.Row.Size.ID(), m[0], m[1], m[2], m[3])
+	if p.Jar.TestedAs != t.Row.Size {
+		say("There is no smaller row, so a %s takes the time of the %s.", p.Jar.One, t.Row.Size.ID())
+	} else if p.Jar.ID != t.Row.Size.ID() {
+		say("A %s counts as a %s, the tested size at or above its own.", p.Jar.One, t.Row.Size.ID())
+	}
+	if p.Altitude != nil {
+		say("Your altitude is %s. A column counts up to and with its top, and nothing is taken between two columns: the higher you are, the cooler water boils.", p.Altitude.Text(units))
+	}
+	if p.Query.Method == guide.Steam {
+		say("Atmospheric steam takes the same minutes as boiling water, and 45 at the most.")
+	}
+	if t.WaterOverJars == 2 {
+		say("Over 30 minutes much water boils away, so the jars start under %s of it.", measure.Inches(2).Text(units))
+	}
+	if t.SterileMinutes > 0 {
+		say("In the first column the time is under 10 minutes, too short to make jars sterile. So they are boiled empty first: 10 minutes, and one more for each started 1,000 ft above 1,000 ft, %d here.", t.SterileMinutes)
+	}
+	return w, true
+}
+
+func (p Plan) whyRefused() (Why, bool) {
+	if p.Status != Refused {
+		return Why{}, false
+	}
+	w := Why{About: "refusal", Title: "Why there is no time", Source: fruitSource}
+	for _, r := range p.Verdict.Reasons {
+		w.Lines = append(w.Lines, r.Text)
+	}
+	if rows := testedRows(p.Query.Product); rows != "" {
+		w.Lines = append(w.Lines, "Tested for "+p.Name+": "+rows+".")
+	} else {
+		w.Lines = append(w.Lines, "There is no tested row for "+p.Name+".")
+	}
+	w.Lines = append(w.Lines, "A time is never worked out from others: heat reaches the middle of each food, cut and jar in its own way, and only a test shows when it is there.")
+	return w, true
+}
+
+// testedRows lists the packs and sizes that a product was tested in.
+func testedRows(product guide.Product) string {
+	sizes := map[guide.Pack][]string{}
+	for _, r := range guide.Rows() {
+		if r.Product == product {
+			sizes[r.Pack] = append(sizes[r.Pack], string(r.Size.ID()))
+		}
+	}
+	var packs []string
+	for _, pack := range guide.Packs() {
+		if len(sizes[pack]) > 0 {
+			packs = append(packs, string(pack)+" in "+strings.Join(sizes[pack], ", "))
+		}
+	}
+	return strings.Join(packs, "; ")
+}
+
+func (p Plan) whyJars(units measure.System) (Why, bool) {
+	if p.Jars == nil {
+		return Why{}, false
+	}
+	product := string(p.Query.Product)
+	need, ok := fruit.PerJar(product, p.Jar)
+	if !ok {
+		return Why{}, false
+	}
+	w := Why{About: "jars", Title: "Why so many jars", Source: fruitSource}
+	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
+	q, published := fruit.Find(product)
+	switch {
+	case !published:
+		say("The guide gives 3 to 4 lb for a quart.")
+	case p.Jar.TestedAs <= jar.Pint:
+		say("A load of 9 pints takes %s lb, so a %s takes about %s.", plain(q.LbPer9Pints), p.Jar.One, need.Likely.Text(units))
+	default:
+		say("A load of 7 quarts takes %s lb, so a %s takes about %s.", plain(q.LbPer7Quarts), p.Jar.One, need.Likely.Text(units))
+	}
+	switch {
+	case need.OwnGuess:
+		say("No range is published for it: 15 %% either way is our own guess.")
+	case published:
+		say("A %s of %s lb gives %s to %s quarts, by size, ripeness and how it is cut: so one %s takes %s to %s.",
+			q.Container, plain(q.ContainerLb), plain(q.QuartsLow), plain(q.QuartsHigh), p.Jar.One, need.Low.Text(units), need.High.Text(units))
+	}
+	if p.Jars.FromFruit {
+		say("%s makes %d to %d full jars, most likely %d. Liquid and loads are worked out for %d; have jars and lids ready for %d.",
+			p.Amount.Fruit.Text(units), p.Jars.Low, p.Jars.High, p.Jars.Planned, p.Jars.Planned, p.Jars.High)
+	}
+	return w, true
+}
+
+func (p Plan) whyLiquid(units measure.System) (Why, bool) {
+	if p.Pour == nil {
+		return Why{}, false
+	}
+	w := Why{About: "liquid", Title: "Why so much liquid"}
+	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
+	say("About %.0f %% of a jar is liquid around the fruit: %.3f l of a %s.", syrup.Share*100, p.Pour.LitresPerJar, p.Jar.One)
+	say("%d jars × %.3f l, and %.0f %% to spare: %.2f l.", p.Jars.Planned, p.Pour.LitresPerJar, p.Pour.SparePercent, p.Pour.Litres)
+	if s := p.Pour.Syrup; s != nil {
+		mass := p.Pour.Litres * syrup.Density(s.Brix)
+		say("%s °Brix means %s %% sugar by weight. Such a syrup weighs %.3f kg a litre, so %.2f l weighs %.2f kg, and %.0f g of that is sugar.",
+			plain(round1(s.Brix)), plain(round1(s.Brix)), syrup.Density(s.Brix), p.Pour.Litres, mass, mass*s.Brix*10)
+		if p.Pour.Liquid.Kind == Ratio {
+			say("A cup of water weighs 236 g and a cup of sugar 200 g: %s to %s by volume is 100 × %s ÷ %s = %s °Brix.",
+				plain(p.Pour.Liquid.WaterParts), plain(p.Pour.Liquid.SugarParts), plain(round1(p.Pour.Liquid.SugarParts*200)),
+				plain(round1(p.Pour.Liquid.SugarParts*200+p.Pour.Liquid.WaterParts*236.16)), plain(round1(s.Brix)))
+		}
+		if p.Pour.Liquid.Sweetener != syrup.Sugar {
+			say("Honey is 82 %% sugar. What it brings in water comes off the water.")
+		}
+		if s.Published != nil {
+			say("The printed cups for %s come out a little weaker than the name, as rounded cups are.", s.Published.ForLoad)
+			w.Source = fruitSource
+		}
+	}
+	say("How sweet it is makes no difference to safety in plain fruit: it is for taste, colour and firmness.")
+	return w, true
+}
+
+func round1(x float64) float64 { return float64(int64(x*10+0.5)) / 10 }
+
+func (p Plan) whyRecipe() (Why, bool) {
+	f := p.Filling
+	if f == nil {
+		return Why{}, false
+	}
+	w := Why{About: "recipe", Title: "Why these amounts", Source: fruitSource}
+	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
+	if f.AsPrinted {
+		say("The guide prints this recipe for 1 and for 7 quarts. This is the printed column.")
+		return w, true
+	}
+	column := "one-quart"
+	if f.Quarts > 4 {
+		column = "seven-quart"
+	}
+	say("The guide prints this recipe for 1 and for 7 quarts, and the two do not scale exactly. %s quarts scale from the %s column.", plain(round1(f.Quarts)), column)
+	say("The acid goes by the larger share of the two columns, rounded up to half a teaspoon. It may be more, never less.")
+	if f.Pots > 1 {
+		say("More than 7 quarts are not cooked at once, so that the starch cooks through: %d batches.", f.Pots)
+	}
+	return w, true
+}
+
+func (p Plan) whyLoads() (Why, bool) {
+	if len(p.Loads) == 0 {
+		return Why{}, false
+	}
+	w := Why{About: "loads", Title: "Why these loads"}
+	d, g := p.Pot.Diameter.Centimetres(), canner.Gap.Centimetres()
+	ratio := (d + g) / (p.Jar.Diameter.Centimetres() + g)
+	w.Lines = append(w.Lines, fmt.Sprintf(
+		"The canner is %s cm wide inside and a %s %s cm across, with %s cm between jars for the water: (%s + %s) ÷ (%s + %s) = %.2f. Up to %d equal circles fit at that ratio.",
+		plain(d), p.Jar.One, plain(p.Jar.Diameter.Centimetres()), plain(g), plain(d), plain(g), plain(p.Jar.Diameter.Centimetres()), plain(g), ratio, p.Capacity))
+	w.Lines = append(w.Lines, fmt.Sprintf("%s in the fewest loads of at most %d, and as even as they come.", p.Jar.Count(p.Jars.Planned), p.Capacity))
+	return w, true
+}
