@@ -42,7 +42,6 @@ type way struct {
 	change  change
 	minutes int
 	holds   measure.Volume
-	order   int // of finding, to keep ties as the tables have them
 }
 
 // alternatives finds tested ways to use the same fruit, nearest first. A way is
@@ -54,7 +53,7 @@ func alternatives(a *asked, jars []jar.Jar) []Alternative {
 			jars = append(clone(jars), j)
 		}
 	}
-	f := finder{jars: jars, wanted: a}
+	f := finder{jars: jars, wanted: a, found: make([]way, 0, 32)}
 	f.sameProduct()
 	for _, r := range relatives(a) {
 		f.otherProduct(r.product, r.kind)
@@ -148,6 +147,7 @@ func (f *finder) try(base asked, c change) bool {
 	}
 	same, _ := jar.Find(base.Jar)
 	one := []jar.Jar{same}
+	now := base
 	for _, t := range values(c&changesThickener != 0, base.Thickener, []Thickener{ownThickener(base.info), NoThickener}) {
 		for _, fo := range values(c&changesForm != 0, base.Form, base.info.Forms) {
 			for _, p := range values(c&changesPack != 0, base.Pack, packs) {
@@ -160,14 +160,13 @@ func (f *finder) try(base asked, c change) bool {
 						if c&changesJar != 0 && jars[i].ID == base.Jar {
 							continue
 						}
-						now := base
 						now.Thickener, now.Form, now.Pack, now.Method = t, fo, p, m
 						now.Jar, now.size = jars[i].ID, jars[i].TestedAs
 						j := judge(&now)
 						if j.why != 0 {
 							continue
 						}
-						f.found = append(f.found, way{now, c, j.minutes, jars[i].Capacity, len(f.found)})
+						f.found = append(f.found, way{now, c, j.minutes, jars[i].Capacity})
 						any = true
 					}
 				}
@@ -191,38 +190,48 @@ func values[T ~string](changes bool, now T, all []T) []T {
 	return others
 }
 
-// pick chooses what to offer and sorts it, nearest first.
+// pick chooses what to offer and sorts it, nearest first. It sorts places in
+// f.found, since a way is large to move.
 func (f *finder) pick() []way {
-	nearest := func(a, b way) int {
+	nearest := func(i, j int) int {
+		a, b := &f.found[i], &f.found[j]
 		return cmp.Or(
 			cmp.Compare(bits.OnesCount8(uint8(a.change)), bits.OnesCount8(uint8(b.change))),
 			-cmp.Compare(a.change, b.change),
 			-cmp.Compare(a.holds, b.holds),
-			cmp.Compare(a.order, b.order),
+			cmp.Compare(i, j), // as the tables have them
 		)
 	}
-	slices.SortFunc(f.found, nearest)
+	places := make([]int, len(f.found))
+	for i := range places {
+		places[i] = i
+	}
+	slices.SortFunc(places, nearest)
 	type group struct {
 		change  change
-		product Product
+		product *ProductInfo
 	}
-	turn := make([]int, len(f.found))
+	turn := make([]int, len(places))
 	seen := map[group]int{}
-	for i, w := range f.found {
-		g := group{w.change, w.Product}
+	for i, place := range places {
+		g := group{f.found[place].change, f.found[place].info}
 		turn[i] = seen[g]
 		seen[g]++
 	}
-	var chosen []way
-	for round := 0; len(chosen) < min(mostAlternatives, len(f.found)); round++ {
-		for i, w := range f.found {
+	var chosen []int
+	for round := 0; len(chosen) < min(mostAlternatives, len(places)); round++ {
+		for i, place := range places {
 			if turn[i] == round && len(chosen) < mostAlternatives {
-				chosen = append(chosen, w)
+				chosen = append(chosen, place)
 			}
 		}
 	}
 	slices.SortFunc(chosen, nearest)
-	return chosen
+	ways := make([]way, len(chosen))
+	for i, place := range chosen {
+		ways[i] = f.found[place]
+	}
+	return ways
 }
 
 // alternative drops from w what need not be said.

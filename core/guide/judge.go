@@ -23,7 +23,7 @@ func judge(a *asked) judged {
 	var v judged
 	v.row, v.hasRow = rowFor(a.info, a.Pack, a.size)
 	if v.hasRow {
-		v.minutes = v.row.Minutes[bandOf(a.Altitude.Feet())]
+		v.minutes = v.row.Minutes[a.band]
 	}
 	v.why = methodRefusals(a, v) | fruitRefusals(a) | packingRefusals(a) | a.Conditions.refusals(a.Product)
 	return v

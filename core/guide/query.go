@@ -114,13 +114,14 @@ type asked struct {
 	info    *ProductInfo
 	size    jar.Size
 	kindSet bool // the kind was said
+	band    int  // of the altitude
 }
 
 func understand(q Query) (asked, error) {
 	if ps := Check(q); len(ps) > 0 {
 		return asked{}, ps
 	}
-	a := asked{Query: q, info: productByID[q.Product], kindSet: q.Kind != ""}
+	a := asked{Query: q, info: productByID[q.Product], kindSet: q.Kind != "", band: bandOf(q.Altitude.Feet())}
 	j, _ := jar.Find(q.Jar)
 	a.size = j.TestedAs
 	if a.Kind == "" {

@@ -30,7 +30,7 @@ func TestWalk(t *testing.T) {
 								}
 								last := 0
 								for b, ft := range bands {
-									a.Altitude = feet4[b]
+									a.Altitude, a.band = feet4[b], bandOf(feet4[b].Feet())
 									v := judge(&a)
 									count++
 									if v.why != 0 {
