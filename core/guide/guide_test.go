@@ -58,9 +58,10 @@ func judgeOK(t testing.TB, q Query) Verdict {
 	return v
 }
 
-// TestTableAgainstTranscription compares every cell with the transcription in
-// testdata, both ways: nothing missing, nothing extra, nothing different.
-func TestTableAgainstTranscription(t *testing.T) {
+// transcription reads the second transcription of the table, by product, pack
+// and jar.
+func transcription(t *testing.T) map[string][]string {
+	t.Helper()
 	f, err := os.Open("testdata/process-times.csv")
 	if err != nil {
 		t.Fatal(err)
@@ -74,29 +75,65 @@ func TestTableAgainstTranscription(t *testing.T) {
 	for _, l := range lines[1:] {
 		theirs[strings.Join(l[:3], " ")] = l[3:]
 	}
-	ours := map[string]bool{}
-	for _, r := range Rows() {
+	return theirs
+}
+
+// audit compares rows with a transcription both ways and names what differs.
+func audit(ours []Row, theirs map[string][]string) (differs []string) {
+	seen := map[string]bool{}
+	for _, r := range ours {
 		key := fmt.Sprintf("%s %s %s", r.Product, r.Pack, r.Size.ID())
-		if ours[key] {
-			t.Errorf("%s stands twice", key)
+		if seen[key] {
+			differs = append(differs, key+" stands twice")
 		}
-		ours[key] = true
+		seen[key] = true
 		cells := []string{}
 		for _, m := range r.Minutes {
 			cells = append(cells, strconv.Itoa(m))
 		}
 		cells = append(cells, strconv.FormatFloat(r.Headspace, 'f', -1, 64), r.Part)
 		if !slices.Equal(cells, theirs[key]) {
-			t.Errorf("%s: %q here, %q transcribed", key, cells, theirs[key])
+			differs = append(differs, fmt.Sprintf("%s: %q here, %q transcribed", key, cells, theirs[key]))
 		}
 	}
 	for key := range theirs {
-		if !ours[key] {
-			t.Errorf("%s is missing here", key)
+		if !seen[key] {
+			differs = append(differs, key+" is missing here")
 		}
 	}
-	if len(ours) != 72 {
-		t.Errorf("%d rows", len(ours))
+	return differs
+}
+
+// TestTableAgainstTranscription compares every cell with the transcription in
+// testdata, both ways: nothing missing, nothing extra, nothing different.
+func TestTableAgainstTranscription(t *testing.T) {
+	for _, d := range audit(Rows(), transcription(t)) {
+		t.Error(d)
+	}
+	if len(rows) != 72 {
+		t.Errorf("%d rows", len(rows))
+	}
+}
+
+// TestAuditSeesEveryCell changes one cell at a time, and sees the audit fail.
+func TestAuditSeesEveryCell(t *testing.T) {
+	theirs := transcription(t)
+	for i := range rows {
+		for what, change := range map[string]func(*Row){
+			"1,000 ft": func(r *Row) { r.Minutes[0] += 5 }, "3,000 ft": func(r *Row) { r.Minutes[1] -= 5 },
+			"6,000 ft": func(r *Row) { r.Minutes[2]++ }, "above": func(r *Row) { r.Minutes[3]-- },
+			"headspace": func(r *Row) { r.Headspace *= 2 }, "part": func(r *Row) { r.Part += "." },
+			"pack": func(r *Row) { r.Pack = "warm" }, "size": func(r *Row) { r.Size = 1 + r.Size%4 }, "product": func(r *Row) { r.Product += "s" },
+		} {
+			changed := Rows()
+			change(&changed[i])
+			if len(audit(changed, theirs)) == 0 {
+				t.Errorf("row %d, %s: changed unseen", i, what)
+			}
+		}
+	}
+	if len(audit(Rows()[1:], theirs)) == 0 || len(audit(append(Rows(), rows[0]), theirs)) == 0 {
+		t.Error("a row was taken away or put in unseen")
 	}
 }
 

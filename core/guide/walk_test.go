@@ -1,67 +1,127 @@
 package guide
 
 import (
+	"cmp"
+	"fmt"
+	"slices"
+	"sync"
+	"sync/atomic"
 	"testing"
+	"time"
 
 	"mellisca/core/jar"
 	"mellisca/core/measure"
 )
 
 // TestWalk goes through every product, kind, form, pack, jar, method and
-// thickener at an altitude of each band, and holds the rules that may never bend.
+// thickener at an altitude of each band, and holds the rules that may never
+// bend: one verdict, never under its row, never shorter higher up or in a
+// larger jar, and none by a method that is no process.
 func TestWalk(t *testing.T) {
-	bands := []int{500, 2000, 3480, 8000}
-	count, testedCount := 0, 0
+	var count, testedCount atomic.Int64
+	start := time.Now()
+	var walkers errgroup
 	for i := range products {
-		p := &products[i]
-		for _, kind := range append([]Kind{""}, p.Kinds...) {
-			for _, form := range append(clone(p.Forms), "mashed") {
-				for _, pack := range packs {
-					for _, method := range Methods() {
-						for _, thickener := range []Thickener{NoThickener, CookTypeStarch, "flour"} {
-							for _, j := range allJars {
-								q := Query{Product: p.ID, Kind: kind, Form: form, Pack: pack, Jar: j.ID, Method: method, Thickener: thickener}
-								a, err := understand(q)
-								if err != nil {
-									if p.ID == "berries" && pack == Hot && kind == "" {
-										continue
-									}
-									t.Fatalf("%+v: %v", q, err)
-								}
-								last := 0
-								for b, ft := range bands {
-									a.Altitude, a.band = feet4[b], bandOf(feet4[b].Feet())
-									v := judge(&a)
-									count++
-									if v.why != 0 {
-										continue
-									}
-									testedCount++
-									if method != BoilingWater && method != Steam {
-										t.Fatalf("%+v is tested", q)
-									}
-									if !v.hasRow || v.row.Size < j.TestedAs || v.minutes != v.row.Minutes[b] {
-										t.Fatalf("%+v at %d ft: %d min of row %+v", q, ft, v.minutes, v.row)
-									}
-									if v.minutes < last {
-										t.Fatalf("%+v: %d min at %d ft, %d below", q, v.minutes, ft, last)
-									}
-									last = v.minutes
-									if method == Steam && (v.minutes > 45 || j.TestedAs == jar.HalfGallon) {
-										t.Fatalf("%+v: steam, %d min", q, v.minutes)
-									}
-								}
-							}
+		walkers.run(func() error {
+			n, tested, err := walkProduct(&products[i])
+			count.Add(n)
+			testedCount.Add(tested)
+			return err
+		})
+	}
+	if err := walkers.wait(); err != nil {
+		t.Fatal(err)
+	}
+	t.Logf("%d combinations, %d tested, no violation, in %v", count.Load(), testedCount.Load(), time.Since(start).Round(time.Millisecond))
+	if testedCount.Load() == 0 || testedCount.Load() == count.Load() {
+		t.Fatal("nothing was told apart")
+	}
+}
+
+// errgroup runs functions on all processors and keeps the first error.
+type errgroup struct {
+	sync.WaitGroup
+	once  sync.Once
+	first error
+}
+
+func (g *errgroup) run(f func() error) {
+	g.Go(func() {
+		if err := f(); err != nil {
+			g.once.Do(func() { g.first = err })
+		}
+	})
+}
+
+func (g *errgroup) wait() error {
+	g.Wait()
+	return g.first
+}
+
+// jarsBySize lists every jar, smaller tested sizes first.
+var jarsBySize = func() []jar.Jar {
+	js := jar.All()
+	slices.SortStableFunc(js, func(a, b jar.Jar) int { return cmp.Compare(a.TestedAs, b.TestedAs) })
+	return js
+}()
+
+func walkProduct(p *ProductInfo) (count, tested int64, err error) {
+	for _, kind := range append([]Kind{""}, p.Kinds...) {
+		for _, form := range forms {
+			for _, pack := range packs {
+				if p.ID == "berries" && pack == Hot && kind == "" {
+					continue // not understood: the kind is required
+				}
+				for _, method := range Methods() {
+					for _, thickener := range thickeners {
+						n, m, err := walkJars(Query{Product: p.ID, Kind: kind, Form: form, Pack: pack, Method: method, Thickener: thickener})
+						count += n
+						tested += m
+						if err != nil {
+							return count, tested, err
 						}
 					}
 				}
 			}
 		}
 	}
-	t.Logf("%d combinations, %d tested", count, testedCount)
-	if testedCount == 0 || testedCount == count {
-		t.Fatal("nothing was told apart")
+	return count, tested, nil
+}
+
+// walkJars judges a query in every jar and band, and checks each verdict.
+func walkJars(q Query) (count, tested int64, err error) {
+	var smaller [4]int // the time in the next smaller jar that is tested, by band
+	for _, j := range jarsBySize {
+		q.Jar = j.ID
+		a, err := understand(q)
+		if err != nil {
+			return count, tested, fmt.Errorf("%+v: %w", q, err)
+		}
+		last := 0
+		for b := range feet4 {
+			a.Altitude, a.band = feet4[b], bandOf(feet4[b].Feet())
+			v := judge(&a)
+			count++
+			if v.why != 0 {
+				continue
+			}
+			tested++
+			switch {
+			case q.Method != BoilingWater && q.Method != Steam:
+				return count, tested, fmt.Errorf("%+v is tested", q)
+			case !v.hasRow || v.row.Product != q.Product || v.row.Pack != q.Pack || v.row.Size < j.TestedAs || v.minutes != v.row.Minutes[b]:
+				return count, tested, fmt.Errorf("%+v: %d min of row %+v", q, v.minutes, v.row)
+			case v.minutes < last:
+				return count, tested, fmt.Errorf("%+v: %d min in band %d, %d below it", q, v.minutes, b, last)
+			case v.minutes < smaller[b]:
+				return count, tested, fmt.Errorf("%+v: %d min, %d in a smaller jar", q, v.minutes, smaller[b])
+			case q.Method == Steam && (v.minutes > 45 || j.TestedAs == jar.HalfGallon):
+				return count, tested, fmt.Errorf("%+v: %d min in steam", q, v.minutes)
+			}
+			last, smaller[b] = v.minutes, v.minutes
+		}
 	}
+	return count, tested, nil
 }
 
 var feet4 = func() (a [4]measure.Altitude) {
