@@ -16,6 +16,7 @@ type Status string
 const (
 	Tested     Status = "tested"
 	Refused    Status = "refused"
+	OwnSourced Status = "own-source" // a time by the cook's own published source
 	Incomplete Status = "incomplete" // something must be said before a time can be given
 )
 
@@ -57,7 +58,8 @@ type Plan struct {
 	Name     string      // of the product, in a sentence
 	Status   Status
 	Missing  []Missing
-	Verdict  guide.Verdict // Tested or refused; empty where Incomplete
+	Verdict  guide.Verdict  // tested or refused; empty where Incomplete
+	Own      *guide.OwnTime // where OwnSourced
 	Jar      jar.Jar
 	Amount   fruit.Amount
 	Altitude *measure.Altitude
@@ -84,7 +86,9 @@ func Make(r Request, k Kitchen) (Plan, error) {
 		return Plan{}, err
 	}
 	p := Plan{Jar: in.jar, Amount: in.amount, Altitude: in.altitude, Name: in.info.Name, Pot: canner.Default}
-	if !in.known {
+	if in.source != nil {
+		p.Name = in.source.Name
+	} else if !in.known {
 		p.Name = in.Product
 		p.refuseUnknown(in)
 		return p, nil
@@ -95,6 +99,10 @@ func Make(r Request, k Kitchen) (Plan, error) {
 		if in.altitude != nil {
 			p.Query.Altitude = *in.altitude
 		}
+	} else if in.source != nil {
+		if err := p.judgeOwn(in); err != nil {
+			return Plan{}, err
+		}
 	} else if err := p.judge(in); err != nil {
 		return Plan{}, err
 	}
@@ -103,10 +111,15 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	}
 	p.count(in)
 	p.pour(in)
-	p.fill(in)
+	if in.source == nil {
+		p.fill(in)
+	}
 	p.load(in)
 	p.Prepare = preparation(in, &p)
 	p.InEachJar = inEachJar(in, &p)
+	if p.Own != nil {
+		p.Prepare, p.InEachJar = p.bySource(in)
+	}
 	p.Cautions = p.cautions()
 	return p, nil
 }
@@ -137,6 +150,19 @@ func (p *Plan) judge(in read) error {
 	p.Verdict, p.Query, p.Status = v, v.Query, Refused
 	if v.Tested != nil {
 		p.Status = Tested
+	}
+	return nil
+}
+
+// judgeOwn judges by the cook's own source, once the cook has picked it.
+func (p *Plan) judgeOwn(in read) error {
+	own, v, err := guide.JudgeOwn(in.query(*in.altitude), *in.source)
+	if err != nil {
+		return err
+	}
+	p.Own, p.Verdict, p.Query, p.Status = own, v, v.Query, Refused
+	if own != nil {
+		p.Status = OwnSourced
 	}
 	return nil
 }
@@ -213,8 +239,8 @@ func (p *Plan) fill(in read) {
 
 func (p *Plan) load(in read) {
 	p.Capacity = p.Pot.Capacity(in.jar)
-	if t := p.Verdict.Tested; t != nil {
-		if err := p.Pot.Deep(in.jar, measure.Inches(float64(t.WaterOverJars))); err != nil {
+	if cover, ok := p.waterOverJars(); ok {
+		if err := p.Pot.Deep(in.jar, cover); err != nil {
 			p.PotNote = "The " + p.Pot.Name + " is " + err.Error() + ". Take a deeper pot or a smaller jar."
 			return
 		}
@@ -228,13 +254,29 @@ func (p *Plan) load(in read) {
 	}
 }
 
+// waterOverJars is how deep the jars stand under water, where there is a time.
+func (p *Plan) waterOverJars() (measure.Length, bool) {
+	switch {
+	case p.Own != nil:
+		return measure.Inches(float64(p.Own.WaterOverJars)), true
+	case p.Verdict.Tested != nil:
+		return measure.Inches(float64(p.Verdict.Tested.WaterOverJars)), true
+	}
+	return 0, false
+}
+
 // cautions are those of the verdict with those of the plan before the last,
 // which is always to check the guide.
 func (p *Plan) cautions() []guide.Caution {
-	if p.Verdict.Tested == nil {
+	var cs []guide.Caution
+	switch {
+	case p.Own != nil:
+		cs = append(cs, p.Own.Cautions...)
+	case p.Verdict.Tested != nil:
+		cs = append(cs, p.Verdict.Tested.Cautions...)
+	default:
 		return nil
 	}
-	cs := append([]guide.Caution(nil), p.Verdict.Tested.Cautions...)
 	last := len(cs) - 1
 	own := cs[:last:last]
 	if p.Pour != nil && p.Pour.Syrup != nil && p.Pour.Liquid.Sweetener != syrup.Sugar {

@@ -14,11 +14,13 @@ import (
 type Kitchen struct {
 	Altitude *measure.Altitude // nil: not known, so that no time is given
 	Units    measure.System
+	Sources  map[string]guide.OwnSource // the cook's own, by id
 }
 
 // Request is the sentence a cook edits. Amount and Altitude are as typed.
 type Request struct {
 	Product   string // an id of the guide, or free text, which is refused as not tested
+	Source    string // the id of an own source, which then says product, kind, form and pack; empty: by the tested rows
 	Kind      guide.Kind
 	Form      guide.Form
 	Pack      guide.Pack
@@ -62,6 +64,7 @@ type read struct {
 	jar      jar.Jar
 	amount   fruit.Amount
 	altitude *measure.Altitude
+	source   *guide.OwnSource // nil: by the tested rows
 }
 
 // understand reads every field of r, and reports all that it does not
@@ -72,6 +75,17 @@ func understand(r Request, k Kitchen) (read, error) {
 	in := read{Request: r, kitchen: k, altitude: k.Altitude}
 
 	in.Product = strings.TrimSpace(r.Product)
+	if r.Source != "" {
+		s, ok := k.Sources[r.Source]
+		if !ok {
+			add("source", r.Source, "There is no such own source. Choose one of yours, or a product of the guide.")
+		}
+		in.source = &s
+		in.Product, in.Kind, in.Form, in.Pack, in.Thickener = string(s.Product), s.Kind, s.Form, s.Pack, ""
+		if in.Product == "" {
+			in.Product = s.Name
+		}
+	}
 	in.info, in.known = guide.FindProduct(guide.Product(in.Product))
 	switch {
 	case in.Product == "":

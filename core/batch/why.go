@@ -41,6 +41,9 @@ func (p Plan) Why(units measure.System) []Why {
 }
 
 func (p Plan) whyTime(units measure.System) (Why, bool) {
+	if p.Own != nil {
+		return p.whyOwnTime(units), true
+	}
 	t := p.Verdict.Tested
 	if t == nil {
 		return Why{}, false
@@ -69,6 +72,17 @@ func (p Plan) whyTime(units measure.System) (Why, bool) {
 		say("In the first column the time is under 10 minutes, too short to make jars sterile. So they are boiled empty first: 10 minutes, and one more for each started 1,000 ft above 1,000 ft, %d here.", t.SterileMinutes)
 	}
 	return w, true
+}
+
+func (p Plan) whyOwnTime(units measure.System) Why {
+	s := p.Own.Source
+	w := Why{About: "time", Title: fmt.Sprintf("Why %d minutes", p.Own.Minutes), Source: s.Cite() + ", as you entered it"}
+	w.Lines = append(w.Lines, fmt.Sprintf("Your source gives %d minutes at sea level.", s.Minutes))
+	if p.Altitude != nil {
+		w.Lines = append(w.Lines, fmt.Sprintf("At %s it takes %d: to the minutes at sea level come 5 from 1,001 ft, 10 from 3,001, 15 from 6,001 and 20 from 8,001, or what your source adds where that is more, and never less than a tested row where there is one.",
+			p.Altitude.Text(units), p.Own.Minutes))
+	}
+	return w
 }
 
 func (p Plan) whyRefused() (Why, bool) {

@@ -27,7 +27,7 @@ type batchLine struct {
 	Headline string    `json:"headline"`
 	Product  string    `json:"product"`
 	Kind     string    `json:"kind"`
-	Status   string    `json:"status" enum:"tested,refused,incomplete"`
+	Status   string    `json:"status" enum:"tested,own-source,refused,incomplete"`
 	Minutes  *int      `json:"minutes"`
 	Jars     string    `json:"jars"`
 	Created  time.Time `json:"created"`
@@ -103,6 +103,8 @@ func lineOf(b store.Batch, k batch.Kitchen) batchLine {
 	line.Headline, line.Status = batch.Headline(p.Query, p.Name), string(p.Status)
 	if t := p.Verdict.Tested; t != nil {
 		line.Minutes = &t.Minutes
+	} else if p.Own != nil {
+		line.Minutes = &p.Own.Minutes
 	}
 	if p.Jars != nil {
 		line.Jars = p.Jar.Count(p.Jars.Planned)

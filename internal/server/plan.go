@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"mellisca/core/batch"
+	"mellisca/core/guide"
 	"mellisca/core/measure"
 )
 
@@ -37,7 +38,15 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 	if err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
 	}
-	return batch.Kitchen{Altitude: k.Altitude, Units: k.Units}, k.Units, nil
+	kitchen := batch.Kitchen{Altitude: k.Altitude, Units: k.Units, Sources: map[string]guide.OwnSource{}}
+	all, err := s.store.OwnSources(ctx)
+	if err != nil {
+		return batch.Kitchen{}, "", s.storeProblem(err, "own sources")
+	}
+	for _, o := range all {
+		kitchen.Sources[o.ID] = o.Source
+	}
+	return kitchen, k.Units, nil
 }
 
 // makePlan makes a plan, or a problem whose fields start with prefix.

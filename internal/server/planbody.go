@@ -2,12 +2,12 @@ package server
 
 // planBody is the plan of a batch in words and figures ready to be shown.
 type planBody struct {
-	Status       string        `json:"status" enum:"tested,refused,incomplete"`
+	Status       string        `json:"status" enum:"tested,own-source,refused,incomplete"`
 	Headline     string        `json:"headline" doc:"what is packed, in a line"`
 	ProductName  string        `json:"productName"`
 	Request      requestBody   `json:"request" doc:"the request with what was left out filled in"`
 	Missing      []missingBody `json:"missing" nullable:"false"`
-	Time         *timeBody     `json:"time" doc:"null unless tested"`
+	Time         *timeBody     `json:"time" doc:"null unless tested or by an own source"`
 	Reasons      []codeText    `json:"reasons" nullable:"false"`
 	Alternatives []offerBody   `json:"alternatives" nullable:"false"`
 	Instead      []wayText     `json:"instead" nullable:"false"`
@@ -42,6 +42,7 @@ type timeBody struct {
 	Band           string  `json:"band" doc:"3,001 to 6,000 ft"`
 	TestedAs       string  `json:"testedAs"`
 	Source         string  `json:"source"`
+	Own            bool    `json:"own" doc:"by the cook's own source, not a tested row here"`
 	Headspace      string  `json:"headspace"`
 	HeadspaceCm    float64 `json:"headspaceCm"`
 	Water          string  `json:"water" doc:"over the jars; empty in steam"`

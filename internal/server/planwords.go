@@ -27,8 +27,11 @@ func planAnswer(r batch.Request, p batch.Plan, units measure.System) planBody {
 	if p.Altitude != nil {
 		b.Altitude = p.Altitude.Text(units)
 	}
-	if p.Verdict.Tested != nil {
+	switch {
+	case p.Verdict.Tested != nil:
 		b.Time = timeAnswer(p, units)
+	case p.Own != nil:
+		b.Time = ownTimeAnswer(p.Own, units)
 	}
 	if p.Jars != nil {
 		b.Jars = jarsAnswer(p)
@@ -68,6 +71,18 @@ func timeAnswer(p batch.Plan, units measure.System) *timeBody {
 		Minutes: t.Minutes, Band: bandText(t.Band, units), TestedAs: string(t.TestedAs.ID()),
 		Source:    sourceText(t.Source),
 		Headspace: space.Text(units), HeadspaceCm: space.Centimetres(), SterileMinutes: t.SterileMinutes, Acid: acidOf(p, units),
+	}
+	if t.WaterOverJars > 0 {
+		b.Water = measure.Inches(float64(t.WaterOverJars)).Text(units)
+	}
+	return b
+}
+
+func ownTimeAnswer(t *guide.OwnTime, units measure.System) *timeBody {
+	space := measure.Inches(t.Source.Headspace)
+	b := &timeBody{
+		Minutes: t.Minutes, Band: bandText(t.Band, units), TestedAs: string(t.Source.Largest.ID()), Source: t.Source.Cite(), Own: true,
+		Headspace: space.Text(units), HeadspaceCm: space.Centimetres(), SterileMinutes: t.SterileMinutes, Acid: t.Source.Acid,
 	}
 	if t.WaterOverJars > 0 {
 		b.Water = measure.Inches(float64(t.WaterOverJars)).Text(units)

@@ -20,6 +20,7 @@ type liquidBody struct {
 // requestBody is the sentence a cook edits.
 type requestBody struct {
 	Product   string     `json:"product" maxLength:"200"`
+	Source    string     `json:"source" required:"false" maxLength:"40" doc:"the id of an own source, which then says product, kind, form and pack"`
 	Kind      string     `json:"kind" required:"false" maxLength:"60"`
 	Form      string     `json:"form" required:"false" maxLength:"60"`
 	Pack      string     `json:"pack" maxLength:"60"`
@@ -42,7 +43,7 @@ func (b requestBody) request() (batch.Request, error) {
 	}
 	return batch.Request{
 		Conditions: guide.Conditions{Acid: guide.AcidState(b.Acid), Fruit: guide.FruitState(b.Fruit), Jars: guide.JarState(b.Jars), Extras: extras},
-		Product:    b.Product, Kind: guide.Kind(b.Kind), Form: guide.Form(b.Form), Pack: guide.Pack(b.Pack), Jar: jar.ID(b.Jar),
+		Product:    b.Product, Source: b.Source, Kind: guide.Kind(b.Kind), Form: guide.Form(b.Form), Pack: guide.Pack(b.Pack), Jar: jar.ID(b.Jar),
 		Method: guide.Method(b.Method), Thickener: guide.Thickener(b.Thickener), Altitude: b.Altitude, Amount: b.Amount,
 		Liquid: batch.Liquid{
 			Kind: batch.LiquidKind(b.Liquid.Kind), Strength: syrup.Strength(b.Liquid.Strength), Brix: b.Liquid.Brix,
@@ -53,7 +54,7 @@ func (b requestBody) request() (batch.Request, error) {
 
 func requestOf(r batch.Request) requestBody {
 	return requestBody{
-		Product: r.Product, Kind: string(r.Kind), Form: string(r.Form), Pack: string(r.Pack), Jar: string(r.Jar), Method: string(r.Method),
+		Product: r.Product, Source: r.Source, Kind: string(r.Kind), Form: string(r.Form), Pack: string(r.Pack), Jar: string(r.Jar), Method: string(r.Method),
 		Thickener: string(r.Thickener), Altitude: r.Altitude, Amount: r.Amount, Liquid: liquidOf(r.Liquid),
 		Acid: string(r.Acid), Fruit: string(r.Conditions.Fruit), Jars: string(r.Jars), Extras: r.Extras.String(),
 	}

@@ -69,6 +69,7 @@ func (s *server) register(api huma.API) {
 	s.registerBatches(api)
 	s.registerKitchen(api)
 	s.registerTables(api)
+	s.registerSources(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

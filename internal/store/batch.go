@@ -24,7 +24,7 @@ type Batch struct {
 
 const batchColumns = `id, version, note, product, kind, form, pack, jar, method, thickener, altitude, amount,
 	liquid_kind, liquid_strength, liquid_brix, liquid_water_parts, liquid_sugar_parts, liquid_sweetener,
-	acid, fruit_state, jar_state, extras, created_at_ms, updated_at_ms`
+	acid, fruit_state, jar_state, extras, source, created_at_ms, updated_at_ms`
 
 func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 	var b Batch
@@ -32,7 +32,7 @@ func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 	r, l := &b.Request, &b.Request.Liquid
 	err := row.Scan(&b.ID, &b.Version, &b.Note, &r.Product, &r.Kind, &r.Form, &r.Pack, &r.Jar, &r.Method, &r.Thickener, &r.Altitude, &r.Amount,
 		&l.Kind, &l.Strength, &l.Brix, &l.WaterParts, &l.SugarParts, &l.Sweetener,
-		&r.Acid, &r.Conditions.Fruit, &r.Jars, &r.Extras, &created, &updated)
+		&r.Acid, &r.Conditions.Fruit, &r.Jars, &r.Extras, &r.Source, &created, &updated)
 	b.Created, b.Updated = time.UnixMilli(created).UTC(), time.UnixMilli(updated).UTC()
 	return b, err
 }
@@ -41,7 +41,7 @@ func fields(r batch.Request) []any {
 	l := r.Liquid
 	return []any{r.Product, r.Kind, r.Form, r.Pack, r.Jar, r.Method, r.Thickener, r.Altitude, r.Amount,
 		l.Kind, l.Strength, l.Brix, l.WaterParts, l.SugarParts, l.Sweetener,
-		r.Acid, r.Conditions.Fruit, r.Jars, int64(r.Extras)}
+		r.Acid, r.Conditions.Fruit, r.Jars, int64(r.Extras), r.Source}
 }
 
 // AddBatch saves a new batch and gives it its id, version 1.
@@ -97,7 +97,7 @@ func (s *Store) ChangeBatch(ctx context.Context, b Batch, now time.Time) (Batch,
 	args = append(args, now.UnixMilli(), b.ID, b.Version)
 	res, err := s.write.ExecContext(ctx, `UPDATE batch SET note = ?, product = ?, kind = ?, form = ?, pack = ?, jar = ?, method = ?,
 		thickener = ?, altitude = ?, amount = ?, liquid_kind = ?, liquid_strength = ?, liquid_brix = ?, liquid_water_parts = ?,
-		liquid_sugar_parts = ?, liquid_sweetener = ?, acid = ?, fruit_state = ?, jar_state = ?, extras = ?, updated_at_ms = ?, version = version + 1
+		liquid_sugar_parts = ?, liquid_sweetener = ?, acid = ?, fruit_state = ?, jar_state = ?, extras = ?, source = ?, updated_at_ms = ?, version = version + 1
 		WHERE id = ? AND version = ? AND deleted_at_ms IS NULL`, args...)
 	if err != nil {
 		return Batch{}, fmt.Errorf("changing a batch: %w", err)
@@ -124,7 +124,7 @@ func (s *Store) RestoreBatch(ctx context.Context, id string) (Batch, error) {
 func (s *Store) mark(ctx context.Context, update string, args ...any) error {
 	res, err := s.write.ExecContext(ctx, update, args...)
 	if err != nil {
-		return fmt.Errorf("marking a batch: %w", err)
+		return fmt.Errorf("marking: %w", err)
 	}
 	if n, err := res.RowsAffected(); err != nil || n == 0 {
 		if err == nil {

@@ -9,6 +9,7 @@ import (
 
 	"mellisca/core/batch"
 	"mellisca/core/guide"
+	"mellisca/core/jar"
 	"mellisca/core/measure"
 )
 
@@ -29,7 +30,7 @@ func sample() Batch {
 	return Batch{Note: "for “Aunt's” hut; DROP TABLE batch", Request: batch.Request{
 		Product: "peaches", Kind: "freestone", Form: "halves", Pack: guide.Hot, Jar: "quart", Amount: "12 lb", Altitude: "3,480 ft",
 		Liquid:     batch.Liquid{Kind: batch.Ratio, WaterParts: 4.5, SugarParts: 1.25, Brix: 17.123, Strength: "light", Sweetener: "honey"},
-		Conditions: guide.Conditions{Acid: guide.AcidFresh, Fruit: guide.FruitFrozen, Jars: guide.JarUsedLids, Extras: 33},
+		Conditions: guide.Conditions{Acid: guide.AcidFresh, Fruit: guide.FruitFrozen, Jars: guide.JarUsedLids, Extras: 33}, Source: "abcdefgh",
 	}}
 }
 
@@ -101,6 +102,43 @@ func TestChangeAndUndo(t *testing.T) {
 	}
 	if _, err := s.RestoreBatch(ctx, b.ID); !errors.Is(err, ErrNotFound) {
 		t.Errorf("restored twice: %v", err)
+	}
+}
+
+func TestOwnSources(t *testing.T) {
+	ctx := context.Background()
+	s, _ := openTest(t)
+	src := guide.OwnSource{Name: "spiced “crab” apples", Title: "A Made-up Book", Year: 1988, Page: "41-43", Product: "crab-apples", Pack: guide.Hot,
+		Largest: jar.Quart, Minutes: 20, Additions: [4]int{0, 12, 0, 30}, Headspace: 0.75, Acid: "1 tbsp"}
+	id, err := s.AddOwnSource(ctx, src, noon)
+	if err != nil {
+		t.Fatal(err)
+	}
+	all, err := s.OwnSources(ctx)
+	if err != nil || len(all) != 1 || all[0] != (OwnSource{ID: id, Version: 1, Source: src}) {
+		t.Fatalf("%+v, %v", all, err)
+	}
+	src.Minutes, src.Headspace = 25, 0.25
+	if err := s.ChangeOwnSource(ctx, OwnSource{ID: id, Version: 1, Source: src}, noon); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.ChangeOwnSource(ctx, OwnSource{ID: id, Version: 1, Source: src}, noon); !errors.Is(err, ErrChanged) {
+		t.Errorf("a stale change: %v", err)
+	}
+	for _, retired := range []bool{true, false} {
+		if err := s.RetireOwnSource(ctx, id, retired, noon); err != nil {
+			t.Fatal(err)
+		}
+		if all, _ := s.OwnSources(ctx); all[0].Retired != retired || all[0].Source != src {
+			t.Errorf("%+v", all[0])
+		}
+	}
+	if err := s.RetireOwnSource(ctx, "nothing", true, noon); !errors.Is(err, ErrNotFound) {
+		t.Error(err)
+	}
+	src.Year = 3
+	if _, err := s.AddOwnSource(ctx, src, noon); err == nil {
+		t.Error("the year 3 was kept")
 	}
 }
 

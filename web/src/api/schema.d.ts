@@ -130,6 +130,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The cook's own sources, by name, retired ones too */
+        get: operations["list-sources"];
+        put?: never;
+        /** Keep an own recipe with the published source it is from */
+        post: operations["add-source"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change an own source */
+        put: operations["change-source"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an own source out of use, or bring it back */
+        post: operations["restore-source"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{id}/retire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an own source out of use, or bring it back */
+        post: operations["retire-source"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/syrup": {
         parameters: {
             query?: never;
@@ -272,7 +341,7 @@ export interface components {
             note: string;
             product: string;
             /** @enum {string} */
-            status: "tested" | "refused" | "incomplete";
+            status: "tested" | "own-source" | "refused" | "incomplete";
         };
         CannerBody: {
             /** Format: int64 */
@@ -301,6 +370,35 @@ export interface components {
             request: components["schemas"]["RequestBody"];
             /** Format: int64 */
             version: number;
+        };
+        ChangeSourceBody: {
+            /** @description what the source puts in for safety */
+            acid?: string;
+            /** @description what the source itself adds from 1,001, 3,001, 6,001 and 8,001 ft; the larger of these and 5, 10, 15, 20 counts */
+            additions?: number[];
+            form?: string;
+            /** @description as typed: 1/2 in */
+            headspace: string;
+            kind?: string;
+            /** @description the largest jar it is for: half-pint, pint, quart, or half-gallon for juice */
+            largest: string;
+            /**
+             * Format: int64
+             * @description at sea level
+             */
+            minutes: number;
+            /** @description of the recipe, as it stands in the sentence */
+            name: string;
+            pack: string;
+            page: string;
+            /** @description an id of the catalogue; empty for something else */
+            product?: string;
+            /** @description of the published source */
+            title: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: int64 */
+            year: number;
         };
         Choice: {
             id: string;
@@ -483,8 +581,8 @@ export interface components {
             /** @description the request with what was left out filled in */
             request: components["schemas"]["RequestBody"];
             /** @enum {string} */
-            status: "tested" | "refused" | "incomplete";
-            /** @description null unless tested */
+            status: "tested" | "own-source" | "refused" | "incomplete";
+            /** @description null unless tested or by an own source */
             time: components["schemas"]["TimeBody"];
             /** @description what each answer rests on */
             why: components["schemas"]["WhyBody"][];
@@ -573,6 +671,8 @@ export interface components {
             method?: string;
             pack: string;
             product: string;
+            /** @description the id of an own source, which then says product, kind, form and pack */
+            source?: string;
             thickener?: string;
         };
         SourceBody: {
@@ -580,6 +680,66 @@ export interface components {
             edition: number;
             part: string;
             title: string;
+        };
+        SourceBodyFull: {
+            /** @description what the source puts in for safety */
+            acid?: string;
+            /** @description what the source itself adds from 1,001, 3,001, 6,001 and 8,001 ft; the larger of these and 5, 10, 15, 20 counts */
+            additions?: number[];
+            cite: string;
+            form?: string;
+            /** @description as typed: 1/2 in */
+            headspace: string;
+            id: string;
+            kind?: string;
+            /** @description the largest jar it is for: half-pint, pint, quart, or half-gallon for juice */
+            largest: string;
+            /**
+             * Format: int64
+             * @description at sea level
+             */
+            minutes: number;
+            /** @description of the recipe, as it stands in the sentence */
+            name: string;
+            pack: string;
+            page: string;
+            /** @description an id of the catalogue; empty for something else */
+            product?: string;
+            /** @description no longer offered */
+            retired: boolean;
+            /** @description of the published source */
+            title: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: int64 */
+            year: number;
+        };
+        SourceFields: {
+            /** @description what the source puts in for safety */
+            acid?: string;
+            /** @description what the source itself adds from 1,001, 3,001, 6,001 and 8,001 ft; the larger of these and 5, 10, 15, 20 counts */
+            additions?: number[];
+            form?: string;
+            /** @description as typed: 1/2 in */
+            headspace: string;
+            kind?: string;
+            /** @description the largest jar it is for: half-pint, pint, quart, or half-gallon for juice */
+            largest: string;
+            /**
+             * Format: int64
+             * @description at sea level
+             */
+            minutes: number;
+            /** @description of the recipe, as it stands in the sentence */
+            name: string;
+            pack: string;
+            page: string;
+            /** @description an id of the catalogue; empty for something else */
+            product?: string;
+            /** @description of the published source */
+            title: string;
+            /** Format: int64 */
+            year: number;
         };
         SpotBody: {
             /** Format: double */
@@ -683,6 +843,8 @@ export interface components {
             headspaceCm: number;
             /** Format: int64 */
             minutes: number;
+            /** @description by the cook's own source, not a tested row here */
+            own: boolean;
             source: string;
             /**
              * Format: int64
@@ -1188,6 +1350,237 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TestedBody"] | components["schemas"]["RefusedBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "list-sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceBodyFull"][] | null;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-source": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceFields"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceBodyFull"][] | null;
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-source": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeSourceBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceBodyFull"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "restore-source": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceBodyFull"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "retire-source": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceBodyFull"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
             /** @description Unprocessable Entity */
