@@ -139,7 +139,10 @@ func (s *server) readRequest(ctx context.Context, b requestBody) (batch.Request,
 	if err != nil {
 		return batch.Request{}, err
 	}
-	r, _, err := makePlan(b, k, "body.request.")
+	r, p, err := makePlan(b, k, "body.request.")
+	if r.Source != "" && r.Product == "" {
+		r.Product = p.Name // the source says what it is
+	}
 	return r, err
 }
 
