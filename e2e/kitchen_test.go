@@ -120,3 +120,45 @@ func TestTables(t *testing.T) {
 	p.until(`document.querySelectorAll('[data-part]').length === 7`)
 	p.noSidewaysScroll()
 }
+
+// TestOwnSource adds a recipe by its published source, plans by it, and sees it
+// marked; one for what no source makes safe is turned away with its reason.
+func TestOwnSource(t *testing.T) {
+	p := open(t, "/kitchen/sources", desktopWide, desktopHigh)
+	p.until(`!!document.querySelector('[data-sources] form')`)
+	fill := func(fields ...string) {
+		for i := 0; i+1 < len(fields); i += 2 {
+			sel := chromedp.CSS(`[data-field="source-` + fields[i] + `"]`)
+			p.do(chromedp.Focus(sel), chromedp.Evaluate[chromedp.Void](`document.activeElement.select?.()`), chromedp.SendKeys(sel, fields[i+1]))
+		}
+	}
+	fill("name", "spiced crab apples", "title", "A Made-up Book of Jars", "year", "1988", "page", "41", "minutes", "20")
+	p.do(chromedp.SetValue(chromedp.CSS(`[data-field="source-product"]`), "banana"))
+	p.do(chromedp.Evaluate[chromedp.Void](`document.querySelector('[data-field="source-product"]').dispatchEvent(new Event('change'))`))
+	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.until(`document.querySelector('[data-problem="product"]')?.innerText.includes('not acid enough') && document.querySelector('[data-field="source-name"]').value === 'spiced crab apples'`)
+	p.do(chromedp.SetValue(chromedp.CSS(`[data-field="source-product"]`), "crab-apples"))
+	p.do(chromedp.Evaluate[chromedp.Void](`document.querySelector('[data-field="source-product"]').dispatchEvent(new Event('change'))`))
+	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.until(`document.querySelector('[data-source]')?.innerText.includes('A Made-up Book of Jars (1988), page 41')`)
+	p.accessible("own sources")
+	p.do(chromedp.EmulateViewport(390, 844))
+	p.noSidewaysScroll()
+	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a`)))
+
+	p.says(timeShown, "35")
+	p.product("crab", "own:spiced crab apples")
+	p.until(refused) // the source is for pints
+	p.says(`[data-alternative]`, "in pints 30 min")
+	p.do(chromedp.Click(chromedp.CSS(`[data-alternative]`)))
+	p.says(timeShown, "30")
+	p.until(`document.querySelector('[data-verdict="own-source"]').innerText.includes('Own source') && !!document.querySelector('[data-caution="own-source"]')`)
+	p.write("amount", "6 jars")
+	p.says(jarsShown, "6 pints")
+	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.until(`[...document.querySelectorAll('[data-batch]')].some(e => e.innerText.includes('own source'))`)
+	p.do(chromedp.Reload())
+	p.says(timeShown, "30")
+	p.choose("method", "oven")
+	p.until(refused)
+}

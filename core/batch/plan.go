@@ -156,7 +156,7 @@ func (p *Plan) judge(in read) error {
 
 // judgeOwn judges by the cook's own source, once the cook has picked it.
 func (p *Plan) judgeOwn(in read) error {
-	own, v, err := guide.JudgeOwn(in.query(*in.altitude), *in.source)
+	own, v, err := guide.JudgeOwn(in.query(*in.altitude), *in.source, JarsOf(in.kitchen.Units))
 	if err != nil {
 		return err
 	}

@@ -1,6 +1,7 @@
 package guide
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -45,6 +46,16 @@ func (s OwnSource) MinutesAt(feet int) int {
 		}
 	}
 	return s.Minutes + add
+}
+
+// minutes is the source's time for a way of packing: where a tested row exists,
+// it is not undercut at any altitude.
+func (s OwnSource) minutes(a *asked) int {
+	m := s.MinutesAt(a.Altitude.Feet())
+	if row, ok := rowFor(a.info, a.Pack, a.size); ok {
+		m = max(m, row.Minutes[a.band])
+	}
+	return m
 }
 
 // Cite names the published source: title, year and page.
@@ -163,7 +174,7 @@ func (s OwnSource) unlifted(a *asked) codes {
 	if a.size > s.Largest {
 		why |= bit(JarTooLarge)
 	}
-	if a.Method == Steam && s.MinutesAt(a.Altitude.Feet()) > steamLimit {
+	if a.Method == Steam && s.minutes(a) > steamLimit {
 		why |= bit(SteamTooLong)
 	}
 	return why
@@ -183,8 +194,9 @@ type OwnTime struct {
 // cook's own source, once the cook has picked it: an OwnTime, or a Verdict that
 // refuses for what no source lifts. It errs with Problems where q or s is not
 // understood. Of q it takes Jar, Method, Altitude and Conditions; the rest is
-// the source's.
-func JudgeOwn(q Query, s OwnSource) (*OwnTime, Verdict, error) {
+// the source's. Alternatives are the same source in one of jars, in boiling
+// water, or with what is wrong put right.
+func JudgeOwn(q Query, s OwnSource, jars []jar.Jar) (*OwnTime, Verdict, error) {
 	if ps := s.Check(); len(ps) > 0 {
 		return nil, Verdict{}, ps
 	}
@@ -199,22 +211,76 @@ func JudgeOwn(q Query, s OwnSource) (*OwnTime, Verdict, error) {
 		a.Method = q.Method
 	}
 	if why := s.unlifted(&a); why != 0 {
-		v := Verdict{Query: a.Query, Alternatives: []Alternative{}}
+		v := Verdict{Query: a.Query, Alternatives: s.alternatives(&a, jars), Instead: ownInstead(&a, why)}
 		for _, c := range why.each() {
 			v.Reasons = append(v.Reasons, Reason{c, s.reasonText(c, &a)})
 		}
-		v.Instead = instead(&a, why, false)
 		return nil, v, nil
 	}
-	feet := q.Altitude.Feet()
-	t := &OwnTime{Source: s, Minutes: s.MinutesAt(feet), Band: BandOf(q.Altitude)}
-	// Where a tested row exists, it may not be undercut at any altitude.
-	if row, ok := rowFor(a.info, a.Pack, a.size); ok {
-		t.Minutes = max(t.Minutes, row.Minutes[a.band])
+	return s.time(&a), Verdict{Query: a.Query}, nil
+}
+
+// alternatives are the nearest ways to use the source after all: another jar,
+// boiling water, what is wrong put right.
+func (s OwnSource) alternatives(a *asked, jars []jar.Jar) []Alternative {
+	out := []Alternative{}
+	for most := 1; most <= 3 && len(out) == 0; most++ {
+		for _, c := range []Conditions{a.Conditions, a.Conditions.mended()} {
+			for _, m := range slices.Compact([]Method{a.Method, BoilingWater}) {
+				for _, id := range append([]jar.ID{a.Jar}, idsOf(jars)...) {
+					n := changed(c != a.Conditions) + changed(m != a.Method) + changed(id != a.Jar)
+					if n != most || len(out) == mostAlternatives {
+						continue
+					}
+					w := *a
+					j, _ := jar.Find(id)
+					w.Conditions, w.Method, w.Jar, w.size = c, m, id, j.TestedAs
+					if s.unlifted(&w) != 0 {
+						continue
+					}
+					alt := Alternative{Query: w.Query, Minutes: s.time(&w).Minutes, Changed: n}
+					if c != a.Conditions {
+						alt.Mended = a.Conditions.refusals(a.Product).each()
+					}
+					out = append(out, alt)
+				}
+			}
+		}
 	}
-	if a.Method == Steam && t.Minutes > steamLimit {
-		return nil, Verdict{Query: a.Query, Alternatives: []Alternative{}, Reasons: []Reason{{SteamTooLong, reasonText(SteamTooLong, &a)}}, Instead: instead(&a, bit(SteamTooLong), false)}, nil
+	return out
+}
+
+func changed(yes bool) int {
+	if yes {
+		return 1
 	}
+	return 0
+}
+
+// idsOf lists jars, the larger first.
+func idsOf(jars []jar.Jar) []jar.ID {
+	js := clone(jars)
+	slices.SortStableFunc(js, func(a, b jar.Jar) int { return -cmp.Compare(a.Capacity, b.Capacity) })
+	ids := make([]jar.ID, len(js))
+	for i, j := range js {
+		ids[i] = j.ID
+	}
+	return slices.DeleteFunc(ids, func(id jar.ID) bool { return id == "" })
+}
+
+// ownInstead is instead without the advice to find a source, which the cook has.
+func ownInstead(a *asked, why codes) []Instead {
+	ways := slices.DeleteFunc(instead(a, why, false), func(i Instead) bool { return i.Way == WayOwnSource })
+	if len(ways) == 0 {
+		ways = append(ways, Instead{WayRefrigerate, "Keep it in the refrigerator and use it within days."}, Instead{WayFreeze, "Freeze it."})
+	}
+	return ways
+}
+
+// time is the process by the source for a way that nothing refuses.
+func (s OwnSource) time(a *asked) *OwnTime {
+	feet := a.Altitude.Feet()
+	t := &OwnTime{Source: s, Minutes: s.minutes(a), Band: BandOf(a.Altitude)}
 	if s.Minutes < 10 {
 		t.SterileMinutes = sterileMinutes(feet)
 	}
@@ -224,8 +290,8 @@ func JudgeOwn(q Query, s OwnSource) (*OwnTime, Verdict, error) {
 			t.WaterOverJars = 2
 		}
 	}
-	t.Cautions = append([]Caution{{"own-source", "This time is from " + s.Cite() + ", which you named. It is not one of the tested rows here."}}, cautions(&a)...)
-	return t, Verdict{Query: a.Query}, nil
+	t.Cautions = append([]Caution{{"own-source", "This time is from " + s.Cite() + ", which you named. It is not one of the tested rows here."}}, cautions(a)...)
+	return t
 }
 
 func (s OwnSource) reasonText(c Code, a *asked) string {

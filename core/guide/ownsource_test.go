@@ -1,6 +1,7 @@
 package guide
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -31,7 +32,7 @@ func TestOwnSourceMinutes(t *testing.T) {
 
 func own(t *testing.T, s OwnSource, q Query) (*OwnTime, string) {
 	t.Helper()
-	o, v, err := JudgeOwn(q, s)
+	o, v, err := JudgeOwn(q, s, allJars)
 	if err != nil {
 		return nil, "problem: " + err.Error()
 	}
@@ -150,6 +151,44 @@ func TestOwnSourceDemands(t *testing.T) {
 	}
 }
 
+func TestOwnSourceAlternatives(t *testing.T) {
+	pint, _ := jar.Find("pint")
+	quart, _ := jar.Find("quart")
+	butter, _ := ParseExtras("butter,salt")
+	s := plums()
+	s.Largest = jar.Pint
+	for _, c := range []struct {
+		query string
+		with  Conditions
+		want  string // jar, method, minutes
+	}{
+		{"peaches hot quart 3480", Conditions{}, "pint boiling-water 30"},
+		{"peaches hot pint 3480 method=oven", Conditions{}, "pint boiling-water 30"},
+		{"peaches hot pint 3480", Conditions{Extras: butter}, "pint boiling-water 30"},
+		{"peaches hot quart 3480 method=sun", Conditions{Jars: JarChipped}, "pint boiling-water 30"},
+		{"peaches hot quart 3480", Conditions{Fruit: FruitSpoilt}, ""},
+	} {
+		q := at(t, c.query)
+		q.Conditions = c.with
+		o, v, err := JudgeOwn(q, s, []jar.Jar{pint, quart})
+		if err != nil || o != nil {
+			t.Fatalf("%s: %+v, %v", c.query, o, err)
+		}
+		got := ""
+		if len(v.Alternatives) > 0 {
+			a := v.Alternatives[0]
+			got = fmt.Sprintf("%s %s %d", a.Jar, a.Method, a.Minutes)
+			again, _, err := JudgeOwn(a.Query, s, nil)
+			if err != nil || again == nil || again.Minutes != a.Minutes {
+				t.Errorf("%s offers %+v, which is %+v, %v", c.query, a, again, err)
+			}
+		}
+		if got != c.want || len(v.Instead) == 0 {
+			t.Errorf("%s %+v: %q, want %q; instead %v", c.query, c.with, got, c.want, v.Instead)
+		}
+	}
+}
+
 func TestOwnSourceCheck(t *testing.T) {
 	for field, change := range map[string]func(*OwnSource){
 		"name": func(s *OwnSource) { s.Name = " " }, "title": func(s *OwnSource) { s.Title = "" }, "page": func(s *OwnSource) { s.Page = strings.Repeat("9", 41) },
@@ -168,7 +207,7 @@ func TestOwnSourceCheck(t *testing.T) {
 	if ps := plums().Check(); len(ps) != 0 {
 		t.Error(ps)
 	}
-	if _, _, err := JudgeOwn(at(t, "peaches hot mug 0"), plums()); err == nil {
+	if _, _, err := JudgeOwn(at(t, "peaches hot mug 0"), plums(), allJars); err == nil {
 		t.Error("a jar that is none")
 	}
 }

@@ -62,7 +62,10 @@ defineProps<{ plan: Plan; note: string; kitchen?: Kitchen }>()
         <p v-for="c in plan.cautions" :key="c.code">{{ c.text }}</p>
       </section>
     </div>
-    <footer v-if="plan.time">Source of the time: {{ plan.time.source }}</footer>
+    <footer v-if="plan.time">
+      {{ plan.time.own ? 'Own source of the time, not a tested row' : 'Source of the time' }}:
+      {{ plan.time.source }}
+    </footer>
   </article>
 </template>
 

@@ -6,6 +6,7 @@ import { useBatches } from '@/api/batches'
 import type { Plan } from '@/api/client'
 import { useKitchen } from '@/api/kitchen'
 import { useCatalogue, usePlan } from '@/api/plan'
+import { useSources } from '@/api/sources'
 import { tint as tintOf } from '@/drawings/tints'
 import AmountPlate from './AmountPlate.vue'
 import AskPlate from './AskPlate.vue'
@@ -28,6 +29,7 @@ const router = useRouter()
 const { data: catalogue } = useCatalogue()
 const { data: kitchen } = useKitchen()
 const { data: batches } = useBatches()
+const { data: sources } = useSources()
 
 const shown = ref<Plan>()
 const sentence = useSentence(catalogue, shown)
@@ -69,6 +71,7 @@ const print = () => window.print()
         :catalogue="catalogue"
         :kitchen="kitchen"
         :problems="problems"
+        :sources="sources ?? []"
       />
       <div v-if="plan" class="answers" :class="{ waiting }" :aria-busy="waiting" data-plan>
         <RefusalPlate

@@ -1,14 +1,21 @@
 <script setup lang="ts">
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { CheckIcon, ChevronDownIcon, NoSymbolIcon } from '@heroicons/vue/20/solid'
+import { BookOpenIcon, CheckIcon, ChevronDownIcon, NoSymbolIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import type { Product } from '@/api/client'
+import type { OwnSource } from '@/api/sources'
 
-const props = defineProps<{ products: Product[]; modelValue: string; wrong?: boolean }>()
-const emit = defineEmits<{ 'update:modelValue': [id: string] }>()
+const props = defineProps<{
+  products: Product[]
+  sources: OwnSource[]
+  modelValue: string
+  wrong?: boolean
+}>()
+const emit = defineEmits<{ 'update:modelValue': [id: string]; source: [id: string, name: string] }>()
 
 const search = ref('')
-const name = (id: string) => props.products.find((p) => p.id === id)?.name ?? id
+const own = (id: string) => props.sources.find((s) => `own:${s.id}` === id)
+const name = (id: string) => own(id)?.name ?? props.products.find((p) => p.id === id)?.name ?? id
 
 const groups = computed(() => {
   const wanted = search.value.trim().toLowerCase()
@@ -20,6 +27,14 @@ const groups = computed(() => {
   return [...found]
 })
 
+/** Own sources in use, and the one that is picked even if it was retired since. */
+const ownFound = computed(() => {
+  const wanted = search.value.trim().toLowerCase()
+  return props.sources.filter(
+    (s) => (!s.retired || `own:${s.id}` === props.modelValue) && s.name.toLowerCase().includes(wanted),
+  )
+})
+
 /** What was typed and names nothing known can still be asked for: the answer is a refusal with a way out. */
 const other = computed(() => {
   const typed = search.value.trim()
@@ -28,7 +43,9 @@ const other = computed(() => {
 
 function choose(id: string) {
   search.value = ''
-  emit('update:modelValue', id)
+  const source = own(id)
+  if (source) emit('source', source.id, source.name)
+  else emit('update:modelValue', id)
 }
 </script>
 
@@ -66,6 +83,18 @@ function choose(id: string) {
             </li>
           </ComboboxOption>
         </template>
+        <li v-if="ownFound.length" class="heading" role="presentation">By your own sources</li>
+        <ComboboxOption
+          v-for="o in ownFound"
+          :key="o.id"
+          v-slot="{ active, selected }"
+          :value="`own:${o.id}`"
+          as="template"
+        >
+          <li class="choice" :class="{ active }" :data-value="`own:${o.name}`">
+            <CheckIcon v-if="selected" class="mark" /><BookOpenIcon v-else class="mark" />{{ o.name }}
+          </li>
+        </ComboboxOption>
         <ComboboxOption v-if="other" v-slot="{ active }" :value="other" as="template">
           <li class="choice" :class="{ active }" data-value="other">
             <span class="mark" />Something else: “{{ other }}”

@@ -28,8 +28,10 @@ defineEmits<{ fresh: [] }>()
           <span class="text">
             <span class="name">{{ b.headline }}</span>
             <span class="sub quiet">
-              <template v-if="b.status === 'tested'"
-                >{{ b.jars ? `${b.jars}, ` : '' }}{{ b.minutes }} min</template
+              <template v-if="b.status === 'tested' || b.status === 'own-source'"
+                >{{ b.jars ? `${b.jars}, ` : '' }}{{ b.minutes }} min{{
+                  b.status === 'own-source' ? ', own source' : ''
+                }}</template
               >
               <template v-else-if="b.status === 'refused'"><HandRaisedIcon class="icon" />refused</template>
               <template v-else><QuestionMarkCircleIcon class="icon" />to be completed</template>

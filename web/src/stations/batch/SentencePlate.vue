@@ -2,6 +2,7 @@
 import { ExclamationTriangleIcon } from '@heroicons/vue/24/outline'
 import { computed } from 'vue'
 import type { Catalogue, Kitchen } from '@/api/client'
+import type { OwnSource } from '@/api/sources'
 import SentenceField from '@/parts/SentenceField.vue'
 import SentenceListbox from '@/parts/SentenceListbox.vue'
 import ConditionsLine from './ConditionsLine.vue'
@@ -13,6 +14,7 @@ const props = defineProps<{
   catalogue: Catalogue
   kitchen?: Kitchen
   problems: Record<string, string>
+  sources: OwnSource[]
 }>()
 
 const s = computed(() => props.sentence)
@@ -50,8 +52,10 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
       {{ ' ' }}
       <ProductBox
         :products="catalogue.products"
-        :model-value="s.request.product"
+        :sources="sources"
+        :model-value="s.request.source ? `own:${s.request.source}` : s.request.product"
         :wrong="'product' in problems"
+        @source="(id, name) => s.putSource(id, name)"
         @update:model-value="s.putProduct($event)"
       />
       <template v-if="s.product?.forms.length">
@@ -64,16 +68,18 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
           @update:model-value="s.put({ form: $event })"
         />
       </template>
-      <span class="comma">,</span> packed
-      <SentenceListbox
-        label="Pack"
-        field="pack"
-        :options="
-          s.product?.packs.map((p) => ({ ...p, tested: s.product?.tested ? p.tested : undefined })) ?? []
-        "
-        :model-value="s.request.pack"
-        @update:model-value="s.put({ pack: $event })"
-      />
+      <template v-if="!s.request.source">
+        <span class="comma">,</span> packed
+        <SentenceListbox
+          label="Pack"
+          field="pack"
+          :options="
+            s.product?.packs.map((p) => ({ ...p, tested: s.product?.tested ? p.tested : undefined })) ?? []
+          "
+          :model-value="s.request.pack"
+          @update:model-value="s.put({ pack: $event })"
+        />
+      </template>
       <template v-if="s.product?.thickeners.length">
         with
         <SentenceListbox

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CheckBadgeIcon } from '@heroicons/vue/24/outline'
+import { BookOpenIcon, CheckBadgeIcon } from '@heroicons/vue/24/outline'
 import { RouterLink } from 'vue-router'
 import type { Plan } from '@/api/client'
 import JarDrawing from '@/drawings/JarDrawing.vue'
@@ -9,13 +9,16 @@ defineProps<{ plan: Plan; tint: string }>()
 </script>
 
 <template>
-  <section v-if="plan.time" class="plate time" aria-label="Process time" data-verdict="tested">
+  <section v-if="plan.time" class="plate time" aria-label="Process time" :data-verdict="plan.status">
     <div class="words">
       <p class="figure">
         <strong data-time>{{ plan.time.minutes }}</strong> min
       </p>
-      <p class="tested">
-        <CheckBadgeIcon class="icon" />Tested <WhyKey :plan="plan" about="time" class="beside" />
+      <p class="tested" :class="{ own: plan.time.own }">
+        <BookOpenIcon v-if="plan.time.own" class="icon" /><CheckBadgeIcon v-else class="icon" />{{
+          plan.time.own ? 'Own source' : 'Tested'
+        }}
+        <WhyKey :plan="plan" about="time" class="beside" />
       </p>
       <ul>
         <li v-if="plan.request.method === 'steam'">in steam, from when the vent blows pure steam</li>
@@ -30,7 +33,8 @@ defineProps<{ plan: Plan; tint: string }>()
         <li v-if="plan.time.acid" class="must">{{ plan.time.acid }}</li>
       </ul>
       <p class="source">
-        <RouterLink :to="{ name: 'tables', hash: `#${plan.request.product}` }">{{
+        <template v-if="plan.time.own">{{ plan.time.source }}</template>
+        <RouterLink v-else :to="{ name: 'tables', hash: `#${plan.request.product}` }">{{
           plan.time.source
         }}</RouterLink>
       </p>
@@ -72,6 +76,9 @@ defineProps<{ plan: Plan; tint: string }>()
   margin: 0;
   color: var(--color-go);
   font-weight: 700;
+}
+.tested.own {
+  color: var(--color-wait);
 }
 .beside {
   float: none;

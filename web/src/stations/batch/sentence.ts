@@ -17,7 +17,7 @@ export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Pla
   const request = ref<Request>(structuredClone(first))
   const typing = ref(false)
   const product = computed<Product | undefined>(() =>
-    catalogue.value?.products.find((p) => p.id === request.value.product),
+    request.value.source ? undefined : catalogue.value?.products.find((p) => p.id === request.value.product),
   )
 
   function put(change: Partial<Request>) {
@@ -25,11 +25,16 @@ export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Pla
     request.value = { ...request.value, ...change }
   }
 
+  /** An own source says what it is and how it is packed. */
+  function putSource(id: string, name: string) {
+    put({ source: id, product: name, kind: '', form: '', thickener: '', acid: '' })
+  }
+
   /** A kind, form or thickener belongs to its product, so a new product starts with its own. */
   function putProduct(id: string) {
     const next = catalogue.value?.products.find((p) => p.id === id)
     const kept = next?.kinds.some((k) => k.id === request.value.kind) ? request.value.kind : next?.kind
-    put({ product: id, kind: kept ?? '', form: '', thickener: '', acid: '' })
+    put({ source: '', product: id, kind: kept ?? '', form: '', thickener: '', acid: '' })
   }
 
   function putLiquid(change: Partial<Liquid>) {
@@ -75,6 +80,7 @@ export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Pla
     liquidID,
     put,
     putProduct,
+    putSource,
     putLiquid,
     putLiquidID,
   })

@@ -136,6 +136,8 @@ const schemes: { id: Scheme; name: string }[] = [
           checked.
         </p>
         <RouterLink :to="{ name: 'tables' }" class="key link" data-tables-link>The tested times</RouterLink>
+        <p class="help below">What is not there may be canned by a published source of your own.</p>
+        <RouterLink :to="{ name: 'sources' }" class="key link">Own sources</RouterLink>
       </section>
     </div>
     <p v-if="problems.all || problems.units || problems.name" class="problem" role="alert">
@@ -186,6 +188,9 @@ h1 {
   display: inline-flex;
   align-items: center;
   text-decoration: none;
+}
+.below {
+  margin-top: 12px;
 }
 .missing {
   font-weight: 700;

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useCatalogue } from '@/api/plan'
+import { useSourceChanges, useSources, type OwnSource } from '@/api/sources'
+import SourceForm from './SourceForm.vue'
+
+const { data: sources } = useSources()
+const { data: catalogue } = useCatalogue()
+const { retire } = useSourceChanges()
+
+const editing = ref<OwnSource>()
+const said = ref('')
+
+function kept(name: string) {
+  said.value = `“${name}” is kept. Pick it in the sentence of a batch.`
+  editing.value = undefined
+}
+</script>
+
+<template>
+  <div v-if="sources && catalogue" class="sources" data-sources>
+    <h1>Own sources</h1>
+    <p class="lead">
+      A recipe that is not in the tables may be canned by a published source that you name. It is never shown
+      as tested, and it lifts nothing that is unsafe in itself. Altitude is added for you.
+    </p>
+    <p role="status" class="said">{{ said }}</p>
+    <div class="columns">
+      <section class="plate" aria-label="Your sources">
+        <h2>Yours</h2>
+        <p v-if="!sources.length" class="quiet">None yet.</p>
+        <ul>
+          <li v-for="s in sources" :key="s.id" :data-source="s.id" :class="{ retired: s.retired }">
+            <div>
+              <strong>{{ s.name }}</strong>, {{ s.pack }}, up to the {{ s.largest }}: {{ s.minutes }} min at
+              sea level
+              <span class="quiet">{{ s.cite }}</span>
+              <span v-if="s.retired" class="quiet">Retired: no longer offered.</span>
+            </div>
+            <button type="button" class="key" @click="editing = s">Change</button>
+            <button type="button" class="key" @click="retire.mutate({ id: s.id, retired: !s.retired })">
+              {{ s.retired ? 'Bring back' : 'Retire' }}
+            </button>
+          </li>
+        </ul>
+      </section>
+      <SourceForm
+        :key="editing?.id ?? 'new'"
+        :source="editing"
+        :catalogue="catalogue"
+        @kept="kept"
+        @left="editing = undefined"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.sources {
+  padding-bottom: 92px;
+}
+h1 {
+  margin: 2px 0 4px;
+  font-size: 1.6rem;
+}
+.lead {
+  max-width: 78ch;
+  margin: 0 0 4px;
+  line-height: 1.35;
+}
+.said {
+  min-height: 1.4em;
+  margin: 0 0 6px;
+  color: var(--color-go);
+  font-weight: 600;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 14px;
+  align-items: start;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 8px 0;
+  border-top: 2px solid var(--color-line);
+}
+li:first-child {
+  border-top: 0;
+}
+li div {
+  flex: 1 1 240px;
+  line-height: 1.35;
+}
+li span {
+  display: block;
+}
+.retired strong {
+  font-weight: 400;
+}
+</style>
