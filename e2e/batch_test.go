@@ -154,7 +154,7 @@ func TestKeyboardOnly(t *testing.T) {
 	p.do(chromedp.KeyEvent("b"))
 	p.says(timeShown, "35")
 	p.do(chromedp.KeyEvent("?"))
-	p.until(`!!document.querySelector('[role="dialog"]')`)
+	p.dialogCovers()
 	p.do(chromedp.KeyEvent(kb.Escape))
 	p.until(`!document.querySelector('[role="dialog"]')`)
 
@@ -240,6 +240,12 @@ func TestAccessible(t *testing.T) {
 	}
 }
 
+// dialogCovers waits until a dialog lies over the whole window, in sight.
+func (p page) dialogCovers() {
+	p.t.Helper()
+	p.until(`(d => !!d && (r => r.top === 0 && r.left === 0 && r.bottom >= innerHeight && r.right >= innerWidth - 20)(d.getBoundingClientRect()))(document.querySelector('[role="dialog"]'))`)
+}
+
 // TestWhy opens what each answer rests on, by one key, and comes back.
 func TestWhy(t *testing.T) {
 	p := open(t, "/batch", desktopWide, desktopHigh)
@@ -247,6 +253,7 @@ func TestWhy(t *testing.T) {
 	for about, says := range map[string]string{"time": "25 minutes to 1,000 ft", "jars": "16 to 24 quarts", "liquid": "428 g of that is sugar", "loads": "= 3.18"} {
 		p.do(chromedp.Click(chromedp.CSS(`[data-why="` + about + `"]`)))
 		p.until(`document.querySelector('[role="dialog"]')?.innerText.includes('` + says + `')`)
+		p.dialogCovers()
 		if about == "time" {
 			p.accessible("why")
 		}

@@ -43,11 +43,27 @@ func openSaved(words string) []step {
 	}
 }
 
+// pickOwnSource keeps a made-up source and picks it in the sentence.
+var pickOwnSource = []step{
+	chromedp.WaitVisible(chromedp.CSS(`[data-plan]`)),
+	chromedp.Evaluate[chromedp.Void](`fetch('/api/sources', {method: 'POST', headers: {'Content-Type': 'application/json'}, body: JSON.stringify({
+		name: 'spiced crab apples', title: 'Jars of the Upper Valley', year: 1988, page: '41', product: 'crab-apples',
+		pack: 'hot', largest: 'quart', minutes: 20, headspace: '1/2 in'})})`, chromedp.EvalAwaitPromise),
+	chromedp.Reload(),
+	chromedp.WaitVisible(chromedp.CSS(`[data-plan]`)),
+	chromedp.Click(chromedp.CSS(`.open`)),
+	chromedp.Click(chromedp.CSS(`[data-value="own:spiced crab apples"]`)),
+	chromedp.WaitVisible(chromedp.CSS(`[data-note]`)),
+}
+
 var shots = []shot{
 	{"batch.png", 1280, 800, "/batch", nil, `[data-verdict="tested"]`},
 	{"batch-refused.png", 1280, 800, "/batch", choose("method", "oven"), `[data-verdict="refused"]`},
 	{"batch-filling.png", 1280, 800, "/batch", openSaved("apple pie filling"), `[aria-label="Recipe"]`},
 	{"batch-phone.png", 390, 844, "/batch", nil, `[data-verdict="tested"]`},
+	{"why.png", 1280, 800, "/batch", []step{chromedp.WaitVisible(chromedp.CSS(`[data-why="time"]`)), chromedp.Click(chromedp.CSS(`[data-why="time"]`))}, `[role="dialog"]`},
+	{"batch-own-source.png", 1280, 800, "/batch", pickOwnSource, `[data-verdict="own-source"]`},
+	{"sources.png", 1280, 800, "/kitchen/sources", nil, `[data-source]`},
 	{"tables.png", 1280, 800, "/kitchen/tables#peaches", nil, `[data-tables]`},
 	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
 }

@@ -30,15 +30,6 @@ defineEmits<{ close: [] }>()
 </template>
 
 <style scoped>
-.cover {
-  position: fixed;
-  inset: 0;
-  z-index: 30;
-  display: grid;
-  place-items: center;
-  padding: 16px;
-  background: rgb(20 32 46 / 0.45);
-}
 .panel {
   max-width: 480px;
 }

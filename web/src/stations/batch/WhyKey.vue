@@ -34,15 +34,6 @@ const why = computed(() => props.plan.why.find((w) => w.about === props.about))
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-.cover {
-  position: fixed;
-  inset: 0;
-  z-index: 30;
-  display: grid;
-  place-items: center;
-  padding: 16px;
-  background: rgb(20 32 46 / 0.45);
-}
 .panel {
   max-width: 620px;
   max-height: 90dvh;

@@ -9,18 +9,21 @@ const emit = defineEmits<{ kept: [name: string]; left: [] }>()
 const { keep } = useSourceChanges()
 
 const s = props.source
-const fields = reactive<SourceFields>({
+// Numbers are kept as typed, so that an empty field is empty and not a nought.
+const typed = reactive({
+  year: String(s?.year ?? ''),
+  minutes: String(s?.minutes ?? ''),
+  additions: (s?.additions ?? [0, 0, 0, 0]).map((n) => (n ? String(n) : '')),
+})
+const fields = reactive({
   name: s?.name ?? '',
   title: s?.title ?? '',
-  year: s?.year ?? 0,
   page: s?.page ?? '',
   product: s?.product ?? '',
   kind: s?.kind ?? '',
   form: s?.form ?? '',
   pack: s?.pack ?? 'hot',
   largest: s?.largest ?? 'pint',
-  minutes: s?.minutes ?? 0,
-  additions: [...(s?.additions ?? [0, 0, 0, 0])],
   headspace: s?.headspace ?? '1/2 in',
   acid: s?.acid ?? '',
 })
@@ -31,12 +34,20 @@ const steps = ['1,001 ft', '3,001 ft', '6,001 ft', '8,001 ft']
 async function save() {
   problems.value = {}
   try {
-    const whole = { ...fields, year: Number(fields.year) || 0, minutes: Number(fields.minutes) || 0 }
-    whole.additions = (fields.additions ?? []).map((n) => Number(n) || 0)
+    const number = (text: string) => Math.round(Number(text)) || 0
+    const whole: SourceFields = {
+      ...fields,
+      year: number(typed.year),
+      minutes: number(typed.minutes),
+      additions: typed.additions.map(number),
+    }
     if (!kinds.value.some((k) => k.id === whole.kind)) whole.kind = ''
     await keep.mutateAsync({ id: s?.id, version: s?.version ?? 0, fields: whole })
     emit('kept', fields.name)
-    if (!s) Object.assign(fields, { name: '', title: '', year: 0, page: '', minutes: 0, acid: '' })
+    if (!s) {
+      Object.assign(fields, { name: '', title: '', page: '', acid: '' })
+      Object.assign(typed, { year: '', minutes: '' })
+    }
   } catch (e) {
     problems.value =
       e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
@@ -56,7 +67,7 @@ async function save() {
         >Published in, title<input v-model="fields.title" class="field" data-field="source-title"
       /></label>
       <label
-        >Year<input v-model="fields.year" class="field" inputmode="numeric" data-field="source-year"
+        >Year<input v-model="typed.year" class="field" inputmode="numeric" data-field="source-year"
       /></label>
       <label>Page<input v-model="fields.page" class="field" data-field="source-page" /></label>
       <label class="wide">
@@ -90,7 +101,7 @@ async function save() {
       </label>
       <label
         >Minutes at sea level<input
-          v-model="fields.minutes"
+          v-model="typed.minutes"
           class="field"
           inputmode="numeric"
           data-field="source-minutes"
@@ -103,7 +114,7 @@ async function save() {
     <fieldset>
       <legend>Minutes the source itself adds for altitude, where it prints them</legend>
       <label v-for="(step, i) in steps" :key="step"
-        >from {{ step }}<input v-model="fields.additions![i]" class="field" inputmode="numeric"
+        >from {{ step }}<input v-model="typed.additions[i]" class="field" inputmode="numeric"
       /></label>
     </fieldset>
     <div class="keys">
