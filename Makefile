@@ -9,7 +9,6 @@ build: web ## bin/mellisca with the front end inside
 
 web: types ## the front end, into web/dist
 	cd web && npx --no-install vite build --logLevel warn
-	@touch web/dist/.keep
 
 types: $(WEB) ## the front end's types, from the API's own description
 	@$(GO) run ./cmd/mellisca openapi > web/api.json
