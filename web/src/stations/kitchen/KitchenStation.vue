@@ -159,10 +159,12 @@ h1 {
   font-size: 1.7rem;
 }
 .plates {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
-  gap: 14px;
-  align-items: start;
+  columns: 3 340px;
+  column-gap: 14px;
+}
+.plates > section {
+  break-inside: avoid;
+  margin-bottom: 14px;
 }
 .row {
   display: block;
