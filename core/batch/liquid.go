@@ -68,9 +68,9 @@ func (l Liquid) check() Problems {
 	return ps
 }
 
-// packedIn are the liquids a product may be packed in, the usual one first;
-// none where it brings its own.
-func packedIn(p guide.Product) []Liquid {
+// PackedIn lists the liquids that a product may be packed in, the usual one
+// first; none where it brings its own.
+func PackedIn(p guide.Product) []Liquid {
 	named := func(s syrup.Strength) Liquid { return Liquid{Kind: Syrup, Strength: s} }
 	strengths := []Liquid{named("light"), named("very-light"), named("medium"), named("heavy"), named("very-heavy")}
 	juices := []Liquid{{Kind: Water}, {Kind: AppleJuice}, {Kind: WhiteGrapeJuice}}
@@ -88,14 +88,10 @@ func packedIn(p guide.Product) []Liquid {
 	return nil
 }
 
-// PackedIn lists the liquids that a product may be packed in, the usual one
-// first; none where it brings its own.
-func PackedIn(p guide.Product) []Liquid { return packedIn(p) }
-
 // chosen is the liquid that l means for a product: the usual one where it says
 // none, or one that the product is not packed in.
 func (l Liquid) chosen(p guide.Product) (Liquid, bool) {
-	options := packedIn(p)
+	options := PackedIn(p)
 	if len(options) == 0 {
 		return Liquid{}, false
 	}

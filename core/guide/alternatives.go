@@ -75,7 +75,7 @@ type finder struct {
 // sets lists the sets of changes out of those allowed, smaller sets first.
 func sets(allowed change) []change {
 	var all []change
-	for c := change(1); c <= allowed && c != 0; c++ {
+	for c := change(1); c <= allowed; c++ {
 		if c&^allowed == 0 {
 			all = append(all, c)
 		}
@@ -138,7 +138,7 @@ func (f *finder) otherProduct(p Product, k Kind) {
 
 // try gathers the tested ways that differ from base in exactly these parameters.
 func (f *finder) try(base asked, c change) bool {
-	any := false
+	found := false
 	if c&changesConditions != 0 {
 		if base.Conditions == base.Conditions.mended() {
 			return false
@@ -167,13 +167,13 @@ func (f *finder) try(base asked, c change) bool {
 							continue
 						}
 						f.found = append(f.found, way{now, c, j.minutes, jars[i].Capacity})
-						any = true
+						found = true
 					}
 				}
 			}
 		}
 	}
-	return any
+	return found
 }
 
 // values is what to try for a parameter: all others where it changes.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/vue'
-import { CheckIcon, NoSymbolIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
+import SentenceOption from './SentenceOption.vue'
 
 export interface Option {
   id: string
@@ -42,13 +42,15 @@ const shown = computed(
           :value="o.id"
           as="template"
         >
-          <li class="choice" :class="{ active }" :data-value="o.id">
-            <CheckIcon v-if="selected" class="mark" />
-            <NoSymbolIcon v-else-if="o.tested === false" class="mark refused" />
-            <span v-else class="mark" />
+          <SentenceOption
+            :value="o.id"
+            :active="active"
+            :selected="selected"
+            :refused="o.tested === false"
+            note="no tested time"
+          >
             {{ o.name }}
-            <span v-if="o.tested === false" class="refused note">no tested time</span>
-          </li>
+          </SentenceOption>
         </ListboxOption>
       </ListboxOptions>
     </Listbox>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { BookOpenIcon, CheckIcon, ChevronDownIcon, NoSymbolIcon } from '@heroicons/vue/20/solid'
+import { BookOpenIcon, ChevronDownIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import type { Product } from '@/api/client'
 import type { OwnSource } from '@/api/sources'
+import SentenceOption from '@/parts/SentenceOption.vue'
 
 const props = defineProps<{
   products: Product[]
@@ -75,12 +76,9 @@ function choose(id: string) {
             :value="p.id"
             as="template"
           >
-            <li class="choice" :class="{ active }" :data-value="p.id">
-              <CheckIcon v-if="selected" class="mark" />
-              <NoSymbolIcon v-else-if="!p.tested" class="mark refused" />
-              <span v-else class="mark" />
-              {{ p.name }}
-            </li>
+            <SentenceOption :value="p.id" :active="active" :selected="selected" :refused="!p.tested">{{
+              p.name
+            }}</SentenceOption>
           </ComboboxOption>
         </template>
         <li v-if="ownFound.length" class="heading" role="presentation">By your own sources</li>
@@ -91,14 +89,14 @@ function choose(id: string) {
           :value="`own:${o.id}`"
           as="template"
         >
-          <li class="choice" :class="{ active }" :data-value="`own:${o.name}`">
-            <CheckIcon v-if="selected" class="mark" /><BookOpenIcon v-else class="mark" />{{ o.name }}
-          </li>
+          <SentenceOption :value="`own:${o.name}`" :active="active" :selected="selected">
+            <template #mark><BookOpenIcon class="mark" /></template>{{ o.name }}
+          </SentenceOption>
         </ComboboxOption>
         <ComboboxOption v-if="other" v-slot="{ active }" :value="other" as="template">
-          <li class="choice" :class="{ active }" data-value="other">
-            <span class="mark" />Something else: “{{ other }}”
-          </li>
+          <SentenceOption value="other" :active="active" :selected="false"
+            >Something else: “{{ other }}”</SentenceOption
+          >
         </ComboboxOption>
       </ComboboxOptions>
     </Combobox>
