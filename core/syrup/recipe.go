@@ -13,10 +13,12 @@ const (
 	Sugar     Sweetener = "sugar"
 	HoneyHalf Sweetener = "honey-half" // equal cups of sugar and honey
 	Honey     Sweetener = "honey"
+	CornHalf  Sweetener = "corn-half" // equal cups of sugar and light corn syrup
+	NoSugar   Sweetener = "no-sugar"  // a sweetener without sugar: added on serving, so plain water goes into the jar
 )
 
-// Sweeteners lists all of them.
-func Sweeteners() []Sweetener { return []Sweetener{Sugar, HoneyHalf, Honey} }
+// Sweeteners lists all of them, the usual one first.
+func Sweeteners() []Sweetener { return []Sweetener{Sugar, HoneyHalf, Honey, CornHalf, NoSugar} }
 
 // Share is how much of a jar's capacity its liquid takes, of fruit packed in
 // liquid. The published loads lie between 0.36 and 0.40.
@@ -70,19 +72,25 @@ func Volume(jars int, j jar.Jar, litresPerJar, sparePercent float64) (litres, pe
 }
 
 // Make works a recipe out, unrounded. The strength is held whatever the
-// sweetener: honey counts as 82 % solids, and its water comes off the water.
+// sweetener: honey counts as 82 % solids, light corn syrup as 76 %, and their water
+// comes off the water. NoSugar alone holds none: it is plain water.
 func Make(r Request) Recipe {
 	litres, perJar := Volume(r.Jars, r.Jar, r.LitresPerJar, r.SparePercent)
 	mass := litres * Density(r.Brix) * 1000
 	solids := mass * r.Brix / 100
 	out := Recipe{Brix: r.Brix, Litres: litres, LitresPerJar: perJar, Published: published(r)}
-	var sugar, honey float64
+	var sugar, honey, corn float64
 	switch r.Sweetener {
 	case Honey:
 		honey = solids / HoneySolids
 	case HoneyHalf:
 		cups := solids / (SugarPerCup + HoneyPerCup*HoneySolids)
 		sugar, honey = cups*SugarPerCup, cups*HoneyPerCup
+	case CornHalf:
+		cups := solids / (SugarPerCup + CornPerCup*CornSolids)
+		sugar, corn = cups*SugarPerCup, cups*CornPerCup
+	case NoSugar:
+		out.Brix, mass = 0, litres*Density(0)*1000
 	default:
 		sugar = solids
 	}
@@ -92,7 +100,10 @@ func Make(r Request) Recipe {
 	if honey > 0 {
 		out.Sweeteners = append(out.Sweeteners, part("honey", honey, honey/HoneyPerCup))
 	}
-	water := mass - sugar - honey
+	if corn > 0 {
+		out.Sweeteners = append(out.Sweeteners, part("light corn syrup", corn, corn/CornPerCup))
+	}
+	water := mass - sugar - honey - corn
 	out.Water = part("water", water, water/1000/WaterDensity/LitresPerCup)
 	return out
 }

@@ -56,12 +56,15 @@ func registerSyrup(api huma.API) {
 			numberParam("brix", "Percent sugar by weight", false, 0, syrup.StrongestBrix),
 			numberParam("waterParts", "Parts of water by volume, over 0", false, 0, 100),
 			numberParam("sugarParts", "Parts of granulated sugar by volume", false, 0, 100),
-			param("sweetener", "What sweetens it; sugar where left out", false, syrup.Sweeteners()...),
+			param("sweetener", "What sweetens it; sugar where left out", false, calculatorSweeteners...),
 			numberParam("sparePercent", "Made over what the jars take; 10 where left out", false, 0, 50),
 			numberParam("litresPerJar", "Liquid in each jar, over 0 to its capacity; 0.38 of it where left out", false, 0, 2),
 		},
 	}, syrupFor)
 }
+
+// calculatorSweeteners are those of the calculator's contract.
+var calculatorSweeteners = []syrup.Sweetener{syrup.Sugar, syrup.HoneyHalf, syrup.Honey}
 
 func strengthIDs() []syrup.Strength {
 	var ids []syrup.Strength
@@ -78,7 +81,7 @@ func syrupFor(raw string) (*syrupOutput, error) {
 	readJar(p, &r)
 	readStrength(p, &r)
 	if p.has("sweetener") {
-		if r.Sweetener = syrup.Sweetener(p.text("sweetener")); !slices.Contains(syrup.Sweeteners(), r.Sweetener) {
+		if r.Sweetener = syrup.Sweetener(p.text("sweetener")); !slices.Contains(calculatorSweeteners, r.Sweetener) {
 			p.fail("sweetener", "is not known; accepted: sugar, honey-half, honey")
 		}
 	}
