@@ -27,7 +27,7 @@ type Alternative struct {
 type change uint8
 
 const (
-	changesProduct change = 1 << iota
+	changesProduct change = 1 << iota // or which fruits a blend is of
 	changesMethod
 	changesJar
 	changesPack
@@ -53,8 +53,11 @@ func alternatives(a *asked, jars []jar.Jar) []Alternative {
 			jars = append(clone(jars), j)
 		}
 	}
+	jars = clone(jars)
+	slices.SortStableFunc(jars, func(a, b jar.Jar) int { return -cmp.Compare(a.Capacity, b.Capacity) })
 	f := finder{jars: jars, wanted: a, found: make([]way, 0, 32)}
 	f.sameProduct()
+	f.soundBlend()
 	for _, r := range relatives(a) {
 		f.otherProduct(r.product, r.kind)
 	}
@@ -109,6 +112,20 @@ func (f *finder) sameProduct() {
 	}
 }
 
+// soundBlend looks for a blend without the fruits that refuse it.
+func (f *finder) soundBlend() {
+	base, ok := f.wanted.sound()
+	if !ok || f.wanted.Conditions.Fruit == FruitSpoilt {
+		return
+	}
+	var enough []change
+	for _, c := range otherProductSets {
+		if !within(c, enough) && f.try(base, c|changesProduct) {
+			enough = append(enough, c)
+		}
+	}
+}
+
 // otherProduct looks for the same fruit in another product. Form and thickener
 // belong to a product, so that of the other one is not counted as a change.
 func (f *finder) otherProduct(p Product, k Kind) {
@@ -117,7 +134,7 @@ func (f *finder) otherProduct(p Product, k Kind) {
 	}
 	base := *f.wanted
 	base.Product, base.info = p, productByID[p]
-	base.Kind, base.kindSet = k, k != ""
+	base.Kind, base.kindSet, base.Blend = k, k != "", 0
 	if k == "" {
 		base.Kind = base.info.Kind
 	}
@@ -136,44 +153,64 @@ func (f *finder) otherProduct(p Product, k Kind) {
 	}
 }
 
-// try gathers the tested ways that differ from base in exactly these parameters.
+// try gathers the tested ways that differ from base in exactly these parameters,
+// the larger jars first and no more than could be offered.
 func (f *finder) try(base asked, c change) bool {
-	found := false
+	if !f.mayHelp(&base, c) {
+		return false
+	}
 	if c&changesConditions != 0 {
 		if base.Conditions == base.Conditions.mended() {
 			return false
 		}
 		base.Conditions = base.Conditions.mended()
 	}
-	same, _ := jar.Find(base.Jar)
-	one := []jar.Jar{same}
-	now := base
-	for _, t := range values(c&changesThickener != 0, base.Thickener, []Thickener{ownThickener(base.info), NoThickener}) {
-		for _, fo := range values(c&changesForm != 0, base.Form, base.info.Forms) {
-			for _, p := range values(c&changesPack != 0, base.Pack, packs) {
-				for _, m := range values(c&changesMethod != 0, base.Method, testedMethods) {
-					jars := one
-					if c&changesJar != 0 {
-						jars = f.jars
-					}
-					for i := range jars {
-						if c&changesJar != 0 && jars[i].ID == base.Jar {
-							continue
+	jars := f.jars
+	if c&changesJar == 0 {
+		same, _ := jar.Find(base.Jar)
+		jars = []jar.Jar{same}
+	}
+	thickeners := values(c&changesThickener != 0, base.Thickener, []Thickener{ownThickener(base.info), NoThickener})
+	forms := values(c&changesForm != 0, base.Form, base.info.Forms)
+	packs := values(c&changesPack != 0, base.Pack, packs)
+	methods := values(c&changesMethod != 0, base.Method, testedMethods)
+	now, left := base, mostAlternatives
+	for i := range jars {
+		if c&changesJar != 0 && jars[i].ID == base.Jar {
+			continue
+		}
+		now.Jar, now.size = jars[i].ID, jars[i].TestedAs
+		for _, now.Thickener = range thickeners {
+			for _, now.Form = range forms {
+				for _, now.Pack = range packs {
+					for _, now.Method = range methods {
+						if j := judge(&now); j.why == 0 && left > 0 {
+							f.found = append(f.found, way{now, c, j.minutes, jars[i].Capacity})
+							left--
 						}
-						now.Thickener, now.Form, now.Pack, now.Method = t, fo, p, m
-						now.Jar, now.size = jars[i].ID, jars[i].TestedAs
-						j := judge(&now)
-						if j.why != 0 {
-							continue
-						}
-						f.found = append(f.found, way{now, c, j.minutes, jars[i].Capacity})
-						found = true
 					}
 				}
 			}
 		}
+		if left == 0 {
+			break
+		}
 	}
-	return found
+	return left < mostAlternatives
+}
+
+// mayHelp says whether changing these parameters of base could lift every
+// refusal that lies in one parameter alone, so that most sets need no search.
+func (f *finder) mayHelp(base *asked, c change) bool {
+	switch {
+	case fruitRefusals(base) != 0,
+		c&changesConditions == 0 && base.Conditions.refusals(base.Product) != 0,
+		c&changesForm == 0 && !slices.Contains(base.info.Forms, base.Form),
+		c&changesMethod == 0 && !slices.Contains(testedMethods, base.Method),
+		c&changesThickener == 0 && base.Thickener != NoThickener && !(base.Thickener == CookTypeStarch && isFilling(base.info)):
+		return false
+	}
+	return true
 }
 
 // values is what to try for a parameter: all others where it changes.

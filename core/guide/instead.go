@@ -40,6 +40,9 @@ func instead(a *asked, why codes, hasAlternatives bool) []Instead {
 		case OneTripJar:
 			say(WayRefrigerate, "Such a jar is good for the refrigerator: use it within days.")
 		case LowAcidFruit, WhiteFlesh:
+			if _, ok := a.sound(); ok {
+				say(WayAddOnOpening, "Can the other fruit, and stir this one in when you open the jar.")
+			}
 			say(WayFreeze, "Freeze it: the freezer asks nothing of the acid.")
 		case Elderberry:
 			say(WayFreeze, "Freeze the berries or their juice.")

@@ -14,6 +14,7 @@ const steamLimit = 45
 type judged struct {
 	why     codes // empty: tested
 	row     *Row  // where hasRow
+	rules   *Row  // the row whose minutes rule: of a blend, the longest of its parts
 	hasRow  bool
 	minutes int // of the row at this altitude
 }
@@ -23,7 +24,10 @@ func judge(a *asked) judged {
 	var v judged
 	v.row, v.hasRow = rowFor(a.info, a.Pack, a.size)
 	if v.hasRow {
-		v.minutes = v.row.Minutes[a.band]
+		v.minutes, v.rules = v.row.Minutes[a.band], v.row
+	}
+	if a.Blend != 0 && v.hasRow {
+		v.minutes, v.rules = a.blendMinutes(v)
 	}
 	v.why = methodRefusals(a, v) | fruitRefusals(a) | packingRefusals(a) | a.Conditions.refusals(a.Product)
 	return v
@@ -31,7 +35,7 @@ func judge(a *asked) judged {
 
 // fruitRefusals are those that lie in the product or its kind.
 func fruitRefusals(a *asked) codes {
-	return bit(a.info.refused) | bit(kindRefusal(a.Product, a.Kind))
+	return bit(a.info.refused) | bit(kindRefusal(a.Product, a.Kind)) | a.blendRefusals()
 }
 
 // kindRefusal is why a kind of a product is refused; 0 where it is not.

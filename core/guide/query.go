@@ -14,6 +14,7 @@ import (
 type Query struct {
 	Product   Product
 	Kind      Kind
+	Blend     Blend // the other fruits of a fruit puree
 	Form      Form
 	Pack      Pack
 	Jar       jar.ID
@@ -25,7 +26,7 @@ type Query struct {
 
 // Problem is one value of a Query that is not understood.
 type Problem struct {
-	Field string // "product", "kind", "form", "pack", "jar", "method", "thickener",
+	Field string // "product", "kind", "blend", "form", "pack", "jar", "method", "thickener",
 	// "acid", "fruit", "jars", "extras"
 	Given   string
 	Accepts string // what is accepted, in words
@@ -88,6 +89,7 @@ func Check(q Query) Problems {
 	if q.Thickener != "" && !slices.Contains(thickeners, q.Thickener) {
 		add("thickener", string(q.Thickener), "one of "+list(thickeners))
 	}
+	q.Blend.check(p, add)
 	q.Conditions.check(add)
 	return ps
 }

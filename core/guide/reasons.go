@@ -65,6 +65,22 @@ func reasonText(c Code, a *asked) string {
 	return "There is no tested process for " + name + "."
 }
 
+// reasonsOf tells a refusal once, or once for each fruit of a blend that it lies in.
+func reasonsOf(c Code, a *asked) []Reason {
+	var rs []Reason
+	for _, k := range a.parts() {
+		if a.Blend != 0 && kindRefusal(a.Product, k) == c {
+			one := *a
+			one.Kind = k
+			rs = append(rs, Reason{c, reasonText(c, &one)})
+		}
+	}
+	if len(rs) == 0 {
+		rs = append(rs, Reason{c, reasonText(c, a)})
+	}
+	return rs
+}
+
 func formReason(a *asked) string {
 	switch {
 	case len(a.info.Kinds) > 0 && kindRefusal(a.Product, a.Kind) == FormNotTested:

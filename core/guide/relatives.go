@@ -47,6 +47,8 @@ func relatives(a *asked) []relative {
 	}
 	for _, p := range packings[fruit] {
 		switch {
+		case a.Blend != 0 && productByID[p].Group != Sauces:
+			// Who mixes fruits wants a sauce.
 		case p == "berries":
 			add(p, fruit)
 		case p == "mango-sauce":
@@ -61,9 +63,12 @@ func relatives(a *asked) []relative {
 		add("berries", fruit)
 	}
 	for _, p := range manyFruits {
-		if k, ok := fruitKind(p, fruit); ok {
+		if k, ok := fruitKind(p, fruit); ok && a.Blend == 0 {
 			add(p, k)
 		}
+	}
+	if mango, _ := blendOf("mango"); a.Blend&mango != 0 {
+		add("mango-sauce", "just-ripe")
 	}
 	return rs
 }

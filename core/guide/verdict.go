@@ -31,7 +31,7 @@ type Time struct {
 	Acid          *Acid // nil where the fruit is acid enough
 	Cautions      []Caution
 	Source        Source
-	Row           Row
+	Row           Row // the row whose minutes rule; of a blend that of one of its fruits may be the longest
 }
 
 // Reason is why a way of packing is refused.
@@ -69,7 +69,7 @@ func JudgeAmong(q Query, jars []jar.Jar) (Verdict, error) {
 		return v, nil
 	}
 	for _, c := range j.why.each() {
-		v.Reasons = append(v.Reasons, Reason{c, reasonText(c, &a)})
+		v.Reasons = append(v.Reasons, reasonsOf(c, &a)...)
 	}
 	v.Alternatives = alternatives(&a, jars)
 	v.Instead = instead(&a, j.why, len(v.Alternatives) > 0)
@@ -87,8 +87,8 @@ func tested(a *asked, j judged) *Time {
 		Headspace: j.row.Headspace,
 		Acid:      acidFor(a.Product, a.Jar),
 		Cautions:  cautions(a),
-		Source:    Source{guideTitle, j.row.Part, guideEdition},
-		Row:       *j.row,
+		Source:    Source{guideTitle, j.rules.Part, guideEdition},
+		Row:       *j.rules,
 	}
 	// Judged by the first band: the longer time higher up only makes good the cooler boil.
 	if j.row.Minutes[0] < 10 {

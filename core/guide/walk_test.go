@@ -149,7 +149,34 @@ func TestTimeNeverFallsWithSize(t *testing.T) {
 // TestAlternativesHold sends every alternative back, for every product and kind
 // and one thing at a time that is wrong with it, in every band.
 func TestAlternativesHold(t *testing.T) {
+	var mu sync.Mutex
 	offered, refusals := 0, map[Code]int{}
+	t.Run("products", func(t *testing.T) {
+		for i := range products {
+			t.Run(string(products[i].ID), func(t *testing.T) {
+				t.Parallel()
+				n, seen := alternativesHold(t, &products[i])
+				mu.Lock()
+				defer mu.Unlock()
+				offered += n
+				for c, k := range seen {
+					refusals[c] += k
+				}
+			})
+		}
+	})
+	for _, c := range Codes() {
+		if refusals[c] == 0 {
+			t.Errorf("%s was never reached", c)
+		}
+	}
+	t.Logf("%d alternatives sent back", offered)
+}
+
+// alternativesHold sends every alternative of every way of packing p back, and
+// counts them and the refusals that were seen.
+func alternativesHold(t *testing.T, p *ProductInfo) (offered int, refusals map[Code]int) {
+	refusals = map[Code]int{}
 	check := func(q Query) {
 		if len(Check(q)) > 0 {
 			return
@@ -178,44 +205,36 @@ func TestAlternativesHold(t *testing.T) {
 			offered++
 		}
 	}
-	for i := range products {
-		p := &products[i]
-		for _, kind := range append([]Kind{""}, p.Kinds...) {
-			for _, alt := range feet4 {
-				for _, pack := range packs {
-					for _, id := range []jar.ID{"4-oz", "quart", "half-gallon"} {
-						q := Query{Product: p.ID, Kind: kind, Pack: pack, Jar: id, Altitude: alt}
+	for _, kind := range append([]Kind{""}, p.Kinds...) {
+		for _, alt := range feet4 {
+			for _, pack := range packs {
+				for _, id := range []jar.ID{"4-oz", "quart", "half-gallon"} {
+					q := Query{Product: p.ID, Kind: kind, Pack: pack, Jar: id, Altitude: alt}
+					check(q)
+					for _, f := range forms {
+						q.Form = f
 						check(q)
-						for _, f := range forms {
-							q.Form = f
-							check(q)
-						}
-						q.Form = ""
-						for _, m := range Methods() {
-							q.Method = m
-							check(q)
-						}
-						q.Method = ""
-						for _, th := range thickeners {
-							q.Thickener = th
-							check(q)
-						}
-						q.Thickener = ""
-						for _, c := range someConditions {
-							q.Conditions = c
-							check(q)
-						}
+					}
+					q.Form = ""
+					for _, m := range Methods() {
+						q.Method = m
+						check(q)
+					}
+					q.Method = ""
+					for _, th := range thickeners {
+						q.Thickener = th
+						check(q)
+					}
+					q.Thickener = ""
+					for _, c := range someConditions {
+						q.Conditions = c
+						check(q)
 					}
 				}
 			}
 		}
 	}
-	for _, c := range Codes() {
-		if refusals[c] == 0 {
-			t.Errorf("%s was never reached", c)
-		}
-	}
-	t.Logf("%d alternatives sent back", offered)
+	return offered, refusals
 }
 
 // someConditions are each state by itself, and all that can be wrong at once.
@@ -239,7 +258,7 @@ func FuzzJudge(f *testing.F) {
 	f.Add("peaches", "freestone", "halves", "hot", "quart", "boiling-water", "none", int64(3480))
 	f.Add("berries", "", "", "hot", "pint", "", "", int64(-1400))
 	f.Fuzz(func(t *testing.T, product, kind, form, pack, j, method, thickener string, ft int64) {
-		q := Query{Product(product), Kind(kind), Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800, Conditions{Acid: AcidState(kind), Extras: Extras(ft)}}
+		q := Query{Product(product), Kind(kind), 0, Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800, Conditions{Acid: AcidState(kind), Extras: Extras(ft)}}
 		v, err := Judge(q)
 		switch {
 		case err != nil:
