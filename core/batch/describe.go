@@ -13,7 +13,10 @@ import (
 func Headline(q guide.Query, name string) string {
 	words := []string{name}
 	info, known := guide.FindProduct(q.Product)
-	if q.Kind != "" && !(known && q.Kind == info.Kind && len(info.Kinds) == 2) {
+	switch {
+	case q.Blend != 0:
+		words = append(words, guide.BlendName(q.Kind, q.Blend))
+	case q.Kind != "" && !(known && q.Kind == info.Kind && len(info.Kinds) == 2):
 		words = append(words, guide.KindName(q.Kind))
 	}
 	if known && q.Form != "" && len(info.Forms) > 1 {
@@ -44,6 +47,8 @@ func Label(asked guide.Query, a guide.Alternative) string {
 		if a.Kind == "just-ripe" {
 			words = append(words, "only from just-ripe fruit")
 		}
+	} else if a.Blend != asked.Blend {
+		words = append(words, "of "+guide.BlendName(a.Kind, a.Blend)+" alone")
 	}
 	if form := orElse(a.Form, firstForm(info)); form != asked.Form && a.Product == asked.Product {
 		words = append(words, guide.FormName(form))
@@ -94,7 +99,7 @@ func (r Request) Instead(a guide.Alternative) Request {
 	if a.Product != guide.Product(r.Product) || a.Kind != "" {
 		r.Kind = a.Kind
 	}
-	r.Conditions = a.Conditions
+	r.Conditions, r.Blend = a.Conditions, a.Blend
 	r.Product, r.Form, r.Pack, r.Jar, r.Method, r.Thickener = string(a.Product), a.Form, a.Pack, a.Jar, a.Method, a.Thickener
 	return r
 }

@@ -7,26 +7,6 @@ import (
 	"mellisca/core/measure"
 )
 
-// Role is what an ingredient does in a recipe.
-type Role string
-
-// The roles. An acid may never be reduced.
-const (
-	FruitRole     Role = "fruit"
-	SugarRole     Role = "sugar"
-	ThickenerRole Role = "thickener"
-	SpiceRole     Role = "spice"
-	LiquidRole    Role = "liquid"
-	AcidRole      Role = "acid"
-)
-
-// Ingredient is one line of a recipe.
-type Ingredient struct {
-	Name   string
-	Amount measure.Volume
-	Role   Role
-}
-
 // filling is one line of the published recipes, for both printed sizes, in
 // teaspoons (48 to the cup, 192 to the quart).
 type filling struct {
@@ -81,14 +61,6 @@ var fillings = map[guide.Product][]filling{
 	},
 }
 
-// FillingBatch is a filling cooked in one or more equal pots.
-type FillingBatch struct {
-	Pots        int     // how many times the recipe is cooked
-	Quarts      float64 // in each pot
-	Ingredients []Ingredient
-	AsPrinted   bool // the very column of the guide
-}
-
 // mostFilling is the largest batch that is cooked at once, in quarts.
 const mostFilling = 7.0
 
@@ -97,12 +69,12 @@ const mostFilling = 7.0
 // scale from the one-quart column and more from the seven; the acid always goes
 // by the larger share of the two, rounded up to 1/2 tsp. Without starch the
 // recipe leaves it out; all else stays.
-func fill(p guide.Product, th guide.Thickener, quarts float64) (FillingBatch, bool) {
+func fill(p guide.Product, th guide.Thickener, quarts float64) (Recipe, bool) {
 	lines, ok := fillings[p]
 	if !ok || quarts <= 0 {
-		return FillingBatch{}, false
+		return Recipe{}, false
 	}
-	b := FillingBatch{Pots: int(math.Ceil(quarts/mostFilling - 1e-5))}
+	b := Recipe{Scaled: true, Pots: int(math.Ceil(quarts/mostFilling - 1e-5))}
 	b.Quarts = quarts / float64(b.Pots)
 	one, seven := close(b.Quarts, 1), close(b.Quarts, mostFilling)
 	b.AsPrinted = one || seven
@@ -121,7 +93,7 @@ func fill(p guide.Product, th guide.Thickener, quarts float64) (FillingBatch, bo
 		case b.Quarts > 4+1e-5:
 			tsp = l.sevenQt / mostFilling * b.Quarts
 		}
-		b.Ingredients = append(b.Ingredients, Ingredient{l.name, measure.Cups(tsp / cup), l.role})
+		b.Ingredients = append(b.Ingredients, Ingredient{Name: l.name, Amount: measure.Cups(tsp / cup), Role: l.role})
 	}
 	return b, true
 }

@@ -18,6 +18,14 @@ func LiquidName(l Liquid) string {
 		return fmt.Sprintf("syrup of %s °Brix", plain(l.Brix))
 	case Ratio:
 		return fmt.Sprintf("syrup of %s water to %s sugar", plain(l.WaterParts), plain(l.SugarParts))
+	case Gallon:
+		return fmt.Sprintf("syrup of %s cups of sugar a gallon", plain(l.GallonCups))
+	case InJar:
+		return "sugar in each jar, then hot water"
+	case Unsweetened:
+		return "no sugar"
+	case PerQuart:
+		return l.Sugar + " of sugar a quart"
 	case Water:
 		return "plain water"
 	case AppleJuice:
@@ -37,6 +45,10 @@ func SweetenerName(s syrup.Sweetener) string {
 		return "honey"
 	case syrup.HoneyHalf:
 		return "half honey, half sugar"
+	case syrup.CornHalf:
+		return "half light corn syrup, half sugar"
+	case syrup.NoSugar:
+		return "a sweetener without sugar"
 	}
 	return "sugar"
 }

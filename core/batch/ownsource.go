@@ -13,6 +13,9 @@ func (p *Plan) bySource(in read) (prepare, inEachJar []string) {
 	if in.source.Acid != "" {
 		inEachJar = append(inEachJar, "For safety, by your source: "+in.source.Acid)
 	}
+	if a := p.Own.Acid; a != nil {
+		inEachJar = append(inEachJar, "The guide asks for at least "+acidLine(*a)+" of such fruit. It may be more, never less.")
+	}
 	return prepare, append(inEachJar,
 		measure.Inches(in.source.Headspace).Text(in.kitchen.Units)+" of headspace, after the bubbles are out",
 		"A wiped rim, a new flat lid, a band fingertip tight")

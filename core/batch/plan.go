@@ -34,17 +34,6 @@ type JarCount struct {
 	FromFruit bool // the count was worked out; otherwise the cook gave it
 }
 
-// Pour is the liquid for the batch.
-type Pour struct {
-	Liquid       Liquid
-	Name         string // "light syrup", "apple juice"
-	Litres       float64
-	LitresPerJar float64
-	SparePercent float64
-	Syrup        *syrup.Recipe // nil for water and juices
-	NearestName  string        // the named strength nearest to it; empty where none is near
-}
-
 // Load is one filling of the canner.
 type Load struct {
 	Jars  int
@@ -68,7 +57,7 @@ type Plan struct {
 	Fruit      *fruit.Need // for all jars planned; nil where nothing is published
 	AmountNote string      // why jars or fruit could not be worked out
 	Pour       *Pour       // nil where the product brings its own liquid
-	Filling    *FillingBatch
+	Recipe     *Recipe     // what goes into the pot of fillings, sauces, butters, juices and spreads
 	Pot        canner.Pot
 	Capacity   int // jars of this size in one load
 	Loads      []Load
@@ -112,7 +101,7 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	p.count(in)
 	p.pour(in)
 	if in.source == nil {
-		p.fill(in)
+		p.recipe(in)
 	}
 	p.load(in)
 	p.Prepare = preparation(in, &p)
@@ -185,7 +174,7 @@ func (p *Plan) count(in read) {
 		p.Jars = &JarCount{Planned: n, Low: n, High: n}
 		if need, ok := fruit.FruitFor(in.Product, n, in.jar); ok {
 			p.Fruit = &need
-		} else if _, ok := fillings[guide.Product(in.Product)]; !ok {
+		} else if !hasRecipe(guide.Product(in.Product)) {
 			p.AmountNote = "There is no published quantity of fruit for " + p.Name + "; go by your recipe."
 		}
 		return
@@ -211,30 +200,11 @@ func (p *Plan) pour(in read) {
 	if !ok || p.Jars == nil {
 		return
 	}
-	pour := Pour{Liquid: l, Name: LiquidName(l), SparePercent: syrup.DefaultSpare}
-	if brix, makes := l.brix(); makes {
-		r := syrup.Make(syrup.Request{
-			Jars: p.Jars.Planned, Jar: in.jar, Brix: brix, Strength: l.Strength, Sweetener: l.Sweetener,
-			SparePercent: syrup.DefaultSpare,
-		})
-		pour.Syrup, pour.Litres, pour.LitresPerJar = &r, r.Litres, r.LitresPerJar
-		if n, ok := syrup.Nearest(brix); ok {
-			pour.NearestName = n.Name
-		}
-	} else {
-		pour.Litres, pour.LitresPerJar = syrup.Volume(p.Jars.Planned, in.jar, 0, syrup.DefaultSpare)
+	if l.Kind == Unsweetened || l.Kind == PerQuart {
+		return // stirred into the sauce: see sweetened
 	}
+	pour := pourFor(l, guide.Product(in.Product), p.Query.Kind, p.Jars.Planned, in.jar)
 	p.Pour = &pour
-}
-
-func (p *Plan) fill(in read) {
-	if p.Jars == nil {
-		return
-	}
-	quarts := float64(p.Jars.Planned) * in.jar.Capacity.Litres() / measure.Quart.Litres()
-	if f, ok := fill(p.Query.Product, p.Query.Thickener, quarts); ok {
-		p.Filling = &f
-	}
 }
 
 func (p *Plan) load(in read) {
@@ -279,9 +249,24 @@ func (p *Plan) cautions() []guide.Caution {
 	}
 	last := len(cs) - 1
 	own := cs[:last:last]
-	if p.Pour != nil && p.Pour.Syrup != nil && p.Pour.Liquid.Sweetener != syrup.Sugar {
-		own = append(own, guide.Caution{Code: "honey", Text: "Honey was tested for up to half the sugar; all honey is a matter of taste, not of safety. No honey for children under one year."})
+	if p.Pour != nil && p.Pour.Syrup != nil {
+		own = append(own, sweetenerCautions(p.Pour.Liquid.Sweetener)...)
+	}
+	if info, _ := guide.FindProduct(p.Query.Product); info.Group == guide.Sauces || info.Group == guide.Fillings {
+		own = append(own, guide.Caution{Code: "dense-pack", Text: "Keep it no thicker than its recipe, and do not cram the jars: heat is slower to reach the middle of a dense pack."})
 	}
 	own = append(own, guide.Caution{Code: "reactive-pan", Text: "Let fruit and syrup stand in stainless steel, enamel, glass or food plastic, not in bare aluminium, copper, iron or galvanised pails."})
 	return append(own, cs[last])
+}
+
+func sweetenerCautions(s syrup.Sweetener) []guide.Caution {
+	switch s {
+	case syrup.Honey, syrup.HoneyHalf:
+		return []guide.Caution{{Code: "honey", Text: "Honey was tested for up to half the sugar; all honey is a matter of taste, not of safety. No honey for children under one year."}}
+	case syrup.CornHalf:
+		return []guide.Caution{{Code: "honey", Text: "Light corn syrup was tested for up to half the sugar. It is milder than sugar; it changes nothing about safety."}}
+	case syrup.NoSugar:
+		return []guide.Caution{{Code: "no-sugar-sweetener", Text: "Add a sweetener without sugar when you serve: heat and months in the jar change the taste of many. Plain water in the jar is safe."}}
+	}
+	return nil
 }

@@ -138,7 +138,7 @@ func TestPlanFilling(t *testing.T) {
 	r := peaches()
 	r.Product, r.Kind, r.Form, r.Amount = "apple-pie-filling", "", "", "7 quarts"
 	p := makeOK(t, r, corvane(t))
-	if p.Filling == nil || !p.Filling.AsPrinted || len(p.Filling.Ingredients) != 8 || p.Pour != nil || p.AmountNote != "" {
+	if p.Recipe == nil || !p.Recipe.AsPrinted || len(p.Recipe.Ingredients) != 8 || p.Pour != nil || p.AmountNote != "" {
 		t.Errorf("%+v", p)
 	}
 	if s := strings.Join(p.InEachJar, " "); !strings.Contains(s, "never less") || !strings.Contains(s, "1 in of headspace") {
@@ -166,7 +166,10 @@ func TestLiquids(t *testing.T) {
 		{"peaches", Liquid{Kind: Brix, Brix: 25}, "syrup of 25 °Brix", 25},
 		{"peaches", Liquid{Kind: Water}, "plain water", -1},
 		{"peaches", Liquid{}, "light syrup", 20},
-		{"peaches", Liquid{Kind: OwnJuice}, "light syrup", 20}, // peaches bring none of their own
+		{"figs", Liquid{Kind: Water}, "light syrup", 20}, // figs are boiled in syrup
+		{"peaches", Liquid{Kind: Gallon, GallonCups: 4}, "syrup of 4 cups of sugar a gallon", 17.47},
+		{"peaches", Liquid{Kind: OwnJuice}, "its own juice", -1},
+		{"peaches", Liquid{Kind: InJar, Sugar: "1/4 cup"}, "sugar in each jar, then hot water", -1},
 		{"pineapple", Liquid{Kind: OwnJuice}, "its own juice", -1},
 		{"mixed-fruit", Liquid{Kind: Syrup, Strength: "heavy"}, "syrup of 4 water to 3 sugar", 38.85},
 	} {
@@ -270,6 +273,14 @@ func TestProblems(t *testing.T) {
 		{func(r *Request) { r.Liquid = Liquid{Kind: Ratio, WaterParts: 0, SugarParts: 1} }, "liquid.waterParts"},
 		{func(r *Request) { r.Liquid = Liquid{Kind: Ratio, WaterParts: 1, SugarParts: 101} }, "liquid.sugarParts"},
 		{func(r *Request) { r.Liquid = Liquid{Kind: Ratio, WaterParts: 1, SugarParts: 3} }, "liquid.sugarParts"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: Gallon, GallonCups: 36} }, "liquid.gallonCups"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: Gallon, GallonCups: -1} }, "liquid.gallonCups"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: InJar, Sugar: "a heap"} }, "liquid.sugar"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: InJar, Sugar: "2 cups"} }, "liquid.sugar"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: PerQuart, Sugar: "1 kg"} }, "liquid.sugar"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: OwnJuice, Have: "some"} }, "liquid.have"},
+		{func(r *Request) { r.Liquid = Liquid{Kind: OwnJuice, Have: "2 l", Brix: 70} }, "liquid.brix"},
+		{func(r *Request) { r.Dilute = 11 }, "dilute"},
 	} {
 		r := peaches()
 		c.change(&r)

@@ -114,11 +114,7 @@ func inEachJar(in read, p *Plan) []string {
 		return nil
 	}
 	if a := t.Acid; a != nil && a.PerJar != nil {
-		line := Spoons(*a.PerJar) + " of " + a.What
-		for _, o := range a.Or {
-			line += ", or " + Spoons(*o.PerJar) + " of " + o.What
-		}
-		lines = append(lines, line+": it makes the fruit acid enough")
+		lines = append(lines, acidLine(*a)+": it makes the fruit acid enough")
 	}
 	if a := t.Acid; a != nil && a.PerBatch != nil {
 		lines = append(lines, "The "+a.What+" of the whole recipe, stirred in: never less, and never fresh-squeezed")
@@ -135,6 +131,19 @@ func inEachJar(in read, p *Plan) []string {
 		space.Text(in.kitchen.Units)+" of headspace, after the bubbles are out",
 		"A wiped rim, a new flat lid, a band fingertip tight")
 	return lines
+}
+
+// acidLine is the acid of a jar or a batch with what does as well: "2 tbsp of
+// bottled lemon juice, or 1/2 tsp of citric acid".
+func acidLine(a guide.Acid) string {
+	if a.PerJar == nil {
+		return Spoons(a.PerBatch.Amount) + " of " + a.What + " for " + a.PerBatch.Makes
+	}
+	line := Spoons(*a.PerJar) + " of " + a.What
+	for _, o := range a.Or {
+		line += ", or " + Spoons(*o.PerJar) + " of " + o.What
+	}
+	return line
 }
 
 // Spoons prints an amount of acid in spoons, never less than it is: "2 tbsp".

@@ -22,6 +22,7 @@ type Request struct {
 	Product   string // an id of the guide, or free text, which is refused as not tested
 	Source    string // the id of an own source, which then says product, kind, form and pack; empty: by the tested rows
 	Kind      guide.Kind
+	Blend     guide.Blend // the other fruits of a sauce or puree
 	Form      guide.Form
 	Pack      guide.Pack
 	Jar       jar.ID
@@ -30,6 +31,7 @@ type Request struct {
 	Altitude  string // empty: the kitchen's
 	Amount    string // "12 lb", "half a bushel", "7 jars"
 	Liquid    Liquid
+	Dilute    float64 // of juice: parts of water to one of juice, in the glass; 0 to 10
 	guide.Conditions
 }
 
@@ -75,13 +77,16 @@ func understand(r Request, k Kitchen) (read, error) {
 	in := read{Request: r, kitchen: k, altitude: k.Altitude}
 
 	in.Product = strings.TrimSpace(r.Product)
+	if in.Product == "applesauce" && in.Blend != 0 {
+		in.Product, in.Kind = "fruit-puree", "apple" // applesauce with other fruit is a blend
+	}
 	if r.Source != "" {
 		s, ok := k.Sources[r.Source]
 		if !ok {
 			add("source", r.Source, "There is no such own source. Choose one of yours, or a product of the guide.")
 		}
 		in.source = &s
-		in.Product, in.Kind, in.Form, in.Pack, in.Thickener = string(s.Product), s.Kind, s.Form, s.Pack, ""
+		in.Product, in.Kind, in.Blend, in.Form, in.Pack, in.Thickener = string(s.Product), s.Kind, 0, s.Form, s.Pack, ""
 		if in.Product == "" {
 			in.Product = s.Name
 		}
@@ -118,7 +123,10 @@ func understand(r Request, k Kitchen) (read, error) {
 		}
 		in.altitude = &a
 	}
-	ps = append(ps, r.Liquid.check()...)
+	ps = append(ps, r.Liquid.check(in.jar)...)
+	if !(r.Dilute >= 0 && r.Dilute <= 10) {
+		add("dilute", plain(r.Dilute), "Parts of water to one of juice are 0 to 10.")
+	}
 	if len(ps) > 0 {
 		return read{}, ps
 	}
@@ -128,7 +136,7 @@ func understand(r Request, k Kitchen) (read, error) {
 // query asks the guide for what r says, at an altitude.
 func (in read) query(a measure.Altitude) guide.Query {
 	return guide.Query{
-		Product: guide.Product(in.Product), Kind: in.Kind, Form: in.Form, Pack: in.Pack, Jar: in.Jar,
+		Product: guide.Product(in.Product), Kind: in.Kind, Blend: in.Blend, Form: in.Form, Pack: in.Pack, Jar: in.Jar,
 		Method: in.Method, Thickener: in.Thickener, Altitude: a, Conditions: in.Conditions,
 	}
 }

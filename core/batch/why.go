@@ -9,7 +9,6 @@ import (
 	"mellisca/core/guide"
 	"mellisca/core/jar"
 	"mellisca/core/measure"
-	"mellisca/core/syrup"
 )
 
 // Why is what one answer of a plan rests on, in plain words with the figures
@@ -35,7 +34,7 @@ func (p Plan) Why(units measure.System) []Why {
 	add(p.whyRefused())
 	add(p.whyJars(units))
 	add(p.whyLiquid(units))
-	add(p.whyRecipe())
+	add(p.whyRecipe(units))
 	add(p.whyLoads())
 	return all
 }
@@ -153,59 +152,7 @@ func (p Plan) whyJars(units measure.System) (Why, bool) {
 	return w, true
 }
 
-func (p Plan) whyLiquid(units measure.System) (Why, bool) {
-	if p.Pour == nil {
-		return Why{}, false
-	}
-	w := Why{About: "liquid", Title: "Why so much liquid"}
-	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
-	say("About %.0f %% of a jar is liquid around the fruit: %.3f l of a %s.", syrup.Share*100, p.Pour.LitresPerJar, p.Jar.One)
-	say("%d jars × %.3f l, and %.0f %% to spare: %.2f l.", p.Jars.Planned, p.Pour.LitresPerJar, p.Pour.SparePercent, p.Pour.Litres)
-	if s := p.Pour.Syrup; s != nil {
-		mass := p.Pour.Litres * syrup.Density(s.Brix)
-		say("%s °Brix means %s %% sugar by weight. Such a syrup weighs %.3f kg a litre, so %.2f l weighs %.2f kg, and %.0f g of that is sugar.",
-			plain(round1(s.Brix)), plain(round1(s.Brix)), syrup.Density(s.Brix), p.Pour.Litres, mass, mass*s.Brix*10)
-		if p.Pour.Liquid.Kind == Ratio {
-			say("A cup of water weighs 236 g and a cup of sugar 200 g: %s to %s by volume is 100 × %s ÷ %s = %s °Brix.",
-				plain(p.Pour.Liquid.WaterParts), plain(p.Pour.Liquid.SugarParts), plain(round1(p.Pour.Liquid.SugarParts*200)),
-				plain(round1(p.Pour.Liquid.SugarParts*200+p.Pour.Liquid.WaterParts*236.16)), plain(round1(s.Brix)))
-		}
-		if p.Pour.Liquid.Sweetener != syrup.Sugar {
-			say("Honey is 82 %% sugar. What it brings in water comes off the water.")
-		}
-		if s.Published != nil {
-			say("The printed cups for %s come out a little weaker than the name, as rounded cups are.", s.Published.ForLoad)
-			w.Source = fruitSource
-		}
-	}
-	say("How sweet it is makes no difference to safety in plain fruit: it is for taste, colour and firmness.")
-	return w, true
-}
-
 func round1(x float64) float64 { return float64(int64(x*10+0.5)) / 10 }
-
-func (p Plan) whyRecipe() (Why, bool) {
-	f := p.Filling
-	if f == nil {
-		return Why{}, false
-	}
-	w := Why{About: "recipe", Title: "Why these amounts", Source: fruitSource}
-	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
-	if f.AsPrinted {
-		say("The guide prints this recipe for 1 and for 7 quarts. This is the printed column.")
-		return w, true
-	}
-	column := "one-quart"
-	if f.Quarts > 4 {
-		column = "seven-quart"
-	}
-	say("The guide prints this recipe for 1 and for 7 quarts, and the two do not scale exactly. %s quarts scale from the %s column.", plain(round1(f.Quarts)), column)
-	say("The acid goes by the larger share of the two columns, rounded up to half a teaspoon. It may be more, never less.")
-	if f.Pots > 1 {
-		say("More than 7 quarts are not cooked at once, so that the starch cooks through: %d batches.", f.Pots)
-	}
-	return w, true
-}
 
 func (p Plan) whyLoads() (Why, bool) {
 	if len(p.Loads) == 0 {

@@ -15,3 +15,8 @@ func BoilingPoint(a measure.Altitude) measure.Temperature {
 	mmHg := pascal / 133.322368
 	return measure.Celsius(1730.63/(8.07131-math.Log10(mmHg)) - 233.426)
 }
+
+// JellingAboveBoil is how many °F over the local boiling point of water jam and
+// jelly without added pectin are done. Source: Complete Guide to Home Canning,
+// Guide 7 (2015).
+const JellingAboveBoil = 8.0

@@ -166,13 +166,19 @@ func (c Conditions) check(add func(field, given, accepts string)) {
 	}
 }
 
+// inFull says whether the acid went in as demanded.
+func (s AcidState) inFull() bool { return s == "" || s == AcidAsDemanded }
+
+// conditionCodes are the refusals that lie in the conditions.
+const conditionCodes codes = 1<<SpoiltFruit | 1<<AcidMissing | 1<<DairyEggFat | 1<<OneTripJar
+
 // refusals are those that lie in the conditions.
 func (c Conditions) refusals(p Product) codes {
 	var why codes
 	if c.Fruit == FruitSpoilt {
 		why |= bit(SpoiltFruit)
 	}
-	if c.Acid != "" && c.Acid != AcidAsDemanded && demandsAcid(p) {
+	if !c.Acid.inFull() && demandsAcid(p) {
 		why |= bit(AcidMissing)
 	}
 	if c.Extras&^freeExtras != 0 {

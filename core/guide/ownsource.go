@@ -125,6 +125,9 @@ func (s OwnSource) Check() Problems {
 	if s.Headspace < 0.25 || s.Headspace > 2 {
 		add("headspace", fmt.Sprint(s.Headspace), "the inches of headspace, 1/4 to 2")
 	}
+	if strings.TrimSpace(s.Acid) == "" && demandsAcid(s.Product) {
+		add("acid", s.Acid, "the acid that the source puts in: "+p.Name+" are not safe without it")
+	}
 	if len(ps) > 0 {
 		return ps
 	}
@@ -171,6 +174,9 @@ func (s OwnSource) unlifted(a *asked) codes {
 	if a.Product == "jelly" && strings.TrimSpace(s.Acid) != "" {
 		why &^= bit(Elderberry)
 	}
+	if s.DemandsAcid() && !a.Acid.inFull() {
+		why |= bit(AcidMissing)
+	}
 	if a.size > s.Largest {
 		why |= bit(JarTooLarge)
 	}
@@ -180,6 +186,10 @@ func (s OwnSource) unlifted(a *asked) codes {
 	return why
 }
 
+// DemandsAcid says whether the source puts in acid, which may then not be left
+// out, reduced or squeezed fresh.
+func (s OwnSource) DemandsAcid() bool { return strings.TrimSpace(s.Acid) != "" }
+
 // OwnTime is a process time by the cook's own source.
 type OwnTime struct {
 	Source         OwnSource
@@ -187,7 +197,10 @@ type OwnTime struct {
 	Band           Band
 	SterileMinutes int // 0 where clean and hot is enough
 	WaterOverJars  int // inches; 0 in a steam canner
-	Cautions       []Caution
+	// Acid is what the guide itself demands of such fruit, beside what the source
+	// puts in; nil where it demands none.
+	Acid     *Acid
+	Cautions []Caution
 }
 
 // JudgeOwn gives the verdict for a jar, method, altitude and conditions by the
@@ -240,7 +253,7 @@ func (s OwnSource) alternatives(a *asked, jars []jar.Jar) []Alternative {
 					}
 					alt := Alternative{Query: w.Query, Minutes: s.time(&w).Minutes, Changed: n}
 					if c != a.Conditions {
-						alt.Mended = a.Conditions.refusals(a.Product).each()
+						alt.Mended = (s.unlifted(a) & conditionCodes).each()
 					}
 					out = append(out, alt)
 				}
@@ -280,7 +293,7 @@ func ownInstead(a *asked, why codes) []Instead {
 // time is the process by the source for a way that nothing refuses.
 func (s OwnSource) time(a *asked) *OwnTime {
 	feet := a.Altitude.Feet()
-	t := &OwnTime{Source: s, Minutes: s.minutes(a), Band: BandOf(a.Altitude)}
+	t := &OwnTime{Source: s, Minutes: s.minutes(a), Band: BandOf(a.Altitude), Acid: acidFor(a.Product, a.Jar)}
 	if s.Minutes < 10 {
 		t.SterileMinutes = sterileMinutes(feet)
 	}

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"mellisca/core/jar"
+	"mellisca/core/measure"
 )
 
 func plums() OwnSource {
@@ -91,7 +92,10 @@ func TestOwnSourceLiftsNothingHard(t *testing.T) {
 		{func(*OwnSource) {}, "peaches hot pint 0", Conditions{Extras: butter}, "dairy-egg-fat"},
 		{func(*OwnSource) {}, "peaches hot pint 0", Conditions{Jars: JarOneTrip}, "one-trip-jar"},
 		{func(*OwnSource) {}, "peaches hot pint 0", Conditions{Fruit: FruitSpoilt}, "spoilt-fruit"},
-		{func(s *OwnSource) { s.Product, s.Minutes = "figs", 50 }, "peaches hot pint 0", Conditions{Acid: AcidLeftOut}, "acid-missing"},
+		{func(s *OwnSource) { s.Product, s.Minutes, s.Acid = "figs", 50, "1 tbsp bottled lemon juice a pint" }, "peaches hot pint 0", Conditions{Acid: AcidLeftOut}, "acid-missing"},
+		{func(s *OwnSource) { s.Product, s.Minutes = "figs", 50 }, "peaches hot pint 0", Conditions{}, "problem: not safe without it"},
+		{func(s *OwnSource) { s.Product, s.Kind, s.Acid = "jelly", "elderberry", "1/4 cup bottled lemon juice" }, "peaches hot half-pint 0", Conditions{Acid: AcidFresh}, "acid-missing"},
+		{func(s *OwnSource) { s.Acid = "1 tsp citric acid a jar" }, "peaches hot pint 0", Conditions{Acid: AcidReduced}, "acid-missing"},
 		{func(s *OwnSource) { s.Minutes = 40 }, "peaches hot pint 3480 method=steam", Conditions{}, "steam-too-long"},
 		{func(s *OwnSource) { s.Product, s.Largest = "plum-juice", jar.HalfGallon }, "peaches hot half-gallon 0 method=steam", Conditions{}, "steam-jar"},
 		{func(s *OwnSource) { s.Largest = jar.Pint }, "peaches hot quart 0", Conditions{}, "jar-too-large"},
@@ -114,6 +118,9 @@ func TestOwnSourceNeverUndercuts(t *testing.T) {
 	for _, r := range rows {
 		s := plums()
 		s.Product, s.Pack, s.Largest, s.Minutes = r.Product, r.Pack, r.Size, r.Minutes[0]
+		if demandsAcid(r.Product) {
+			s.Acid = "as the guide says"
+		}
 		if r.Size > jar.Quart && !isJuice(s.info()) {
 			continue
 		}
@@ -156,7 +163,7 @@ func TestOwnSourceAlternatives(t *testing.T) {
 	quart, _ := jar.Find("quart")
 	butter, _ := ParseExtras("butter,salt")
 	s := plums()
-	s.Largest = jar.Pint
+	s.Largest, s.Acid = jar.Pint, "1 tsp citric acid a jar"
 	for _, c := range []struct {
 		query string
 		with  Conditions
@@ -167,6 +174,7 @@ func TestOwnSourceAlternatives(t *testing.T) {
 		{"peaches hot pint 3480", Conditions{Extras: butter}, "pint boiling-water 30"},
 		{"peaches hot quart 3480 method=sun", Conditions{Jars: JarChipped}, "pint boiling-water 30"},
 		{"peaches hot quart 3480", Conditions{Fruit: FruitSpoilt}, ""},
+		{"peaches hot pint 3480", Conditions{Acid: AcidFresh}, "pint boiling-water 30"},
 	} {
 		q := at(t, c.query)
 		q.Conditions = c.with
@@ -210,4 +218,44 @@ func TestOwnSourceCheck(t *testing.T) {
 	if _, _, err := JudgeOwn(at(t, "peaches hot mug 0"), plums(), allJars); err == nil {
 		t.Error("a jar that is none")
 	}
+}
+
+// FuzzOwnSource throws sources and conditions at the judging: what is taken is
+// never under a tested row, at any altitude, and what is hard is never lifted.
+func FuzzOwnSource(f *testing.F) {
+	f.Add("crab-apples", "", "", "hot", uint8(3), 20, 0, "", "pint", "", "", uint32(0), int64(3480))
+	f.Add("figs", "", "whole", "hot", uint8(3), 50, 15, "1 tbsp bottled lemon juice", "quart", "steam", "fresh", uint32(64), int64(-5))
+	f.Add("jelly", "elderberry", "", "hot", uint8(1), 10, 0, "1/4 cup", "4-oz", "", "left-out", uint32(1), int64(14999))
+	f.Fuzz(func(t *testing.T, product, kind, form, pack string, largest uint8, minutes, more int, acid, id, method, state string, extras uint32, ft int64) {
+		s := OwnSource{Name: "a", Title: "b", Year: 1990, Page: "1", Product: Product(product), Kind: Kind(kind), Form: Form(form), Pack: Pack(pack),
+			Largest: jar.Size(largest), Minutes: minutes, Additions: [4]int{more, more, more, more}, Headspace: 0.5, Acid: acid}
+		alt := measure.Altitude(ft%15_000) * 304_800
+		q := Query{Jar: jar.ID(id), Method: Method(method), Altitude: alt, Conditions: Conditions{Acid: AcidState(state), Extras: Extras(extras)}}
+		o, v, err := JudgeOwn(q, s, allJars)
+		if err != nil {
+			if o != nil || v.Reasons != nil {
+				t.Fatal("a verdict beside a problem")
+			}
+			return
+		}
+		if (o == nil) == (len(v.Reasons) == 0) {
+			t.Fatalf("not one verdict: %+v %+v", o, v)
+		}
+		for _, a := range v.Alternatives {
+			if again, _, err := JudgeOwn(a.Query, s, nil); err != nil || again == nil || again.Minutes != a.Minutes {
+				t.Fatalf("%+v answers %+v, %v", a, again, err)
+			}
+		}
+		if o == nil {
+			return
+		}
+		a := s.asked(q.Jar)
+		hard := fruitRefusals(&a) &^ (bit(StrawberryWhole) | bit(JuiceNoRow) | bit(ProductNotTested))
+		if a.Product == "jelly" && s.DemandsAcid() {
+			hard &^= bit(Elderberry)
+		}
+		if row, ok := rowFor(a.info, a.Pack, a.size); hard != 0 || q.Extras&^freeExtras != 0 || ok && o.Minutes < row.Minutes[bandOf(alt.Feet())] || o.Minutes < s.MinutesAt(alt.Feet()) || a.size > s.Largest {
+			t.Fatalf("%+v in %+v: %d minutes", s, q, o.Minutes)
+		}
+	})
 }

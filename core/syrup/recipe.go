@@ -76,11 +76,20 @@ func Volume(jars int, j jar.Jar, litresPerJar, sparePercent float64) (litres, pe
 // comes off the water. NoSugar alone holds none: it is plain water.
 func Make(r Request) Recipe {
 	litres, perJar := Volume(r.Jars, r.Jar, r.LitresPerJar, r.SparePercent)
-	mass := litres * Density(r.Brix) * 1000
-	solids := mass * r.Brix / 100
-	out := Recipe{Brix: r.Brix, Litres: litres, LitresPerJar: perJar, Published: published(r)}
+	out := mixed(litres, r.Brix, r.Sweetener)
+	out.LitresPerJar, out.Published = perJar, published(r)
+	return out
+}
+
+// OfLitres is Make for so many litres of a syrup of sugar, whatever they are for.
+func OfLitres(litres, brix float64) Recipe { return mixed(litres, brix, Sugar) }
+
+func mixed(litres, brix float64, s Sweetener) Recipe {
+	mass := litres * Density(brix) * 1000
+	solids := mass * brix / 100
+	out := Recipe{Brix: brix, Litres: litres}
 	var sugar, honey, corn float64
-	switch r.Sweetener {
+	switch s {
 	case Honey:
 		honey = solids / HoneySolids
 	case HoneyHalf:

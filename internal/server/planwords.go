@@ -40,7 +40,7 @@ func planAnswer(r batch.Request, p batch.Plan, units measure.System) planBody {
 	if p.Pour != nil {
 		b.Liquid = pourAnswer(p.Pour, units)
 	}
-	if p.Filling != nil {
+	if p.Recipe != nil {
 		b.Recipe = recipeAnswer(p, units)
 	}
 	b.Canner = cannerAnswer(p)
@@ -120,11 +120,11 @@ func bandText(b guide.Band, units measure.System) string {
 
 // acidOf names the acid for this very batch where the recipe was scaled to it.
 func acidOf(p batch.Plan, units measure.System) string {
-	if p.Filling == nil {
+	if p.Recipe == nil {
 		return acidText(p.Verdict.Tested.Acid)
 	}
-	for _, i := range p.Filling.Ingredients {
-		if i.Role == batch.AcidRole && p.Filling.Pots > 1 {
+	for _, i := range p.Recipe.Ingredients {
+		if i.Role == batch.AcidRole && p.Recipe.Pots > 1 {
 			return fmt.Sprintf("%s of %s in each pot", i.Amount.AtLeast(units), i.Name)
 		} else if i.Role == batch.AcidRole {
 			return fmt.Sprintf("%s of %s in the pot", i.Amount.AtLeast(units), i.Name)
@@ -228,7 +228,7 @@ func measured(name, kitchen, exact string, units measure.System) measureBody {
 }
 
 func recipeAnswer(p batch.Plan, units measure.System) *recipeBody {
-	f := p.Filling
+	f := p.Recipe
 	b := &recipeBody{AsPrinted: f.AsPrinted, Ingredients: []measureBody{}}
 	size := measure.Volume(f.Quarts * float64(measure.Quart))
 	of := fmt.Sprintf("%.3g quarts", f.Quarts)
