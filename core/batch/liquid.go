@@ -196,6 +196,10 @@ func (l Liquid) chosen(p guide.Product) (Liquid, bool) {
 	return l, true
 }
 
+// For is the liquid that l means for a product, with what was left out filled in;
+// ok is false where the product brings its own.
+func (l Liquid) For(p guide.Product) (Liquid, bool) { return l.chosen(p) }
+
 // brix is the strength that l says, and whether it is a sugar solution to make.
 func (l Liquid) brix() (float64, bool) {
 	switch l.Kind {

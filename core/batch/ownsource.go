@@ -8,8 +8,9 @@ func (p *Plan) bySource(in read) (prepare, inEachJar []string) {
 	if p.Own.SterileMinutes > 0 {
 		prepare = append(prepare, "Sterilise the empty jars: "+minutes(p.Own.SterileMinutes)+" in boiling water at this altitude.")
 	} else {
-		prepare = append(prepare, "Wash the jars and keep them hot in water or a dishwasher until they are filled.")
+		prepare = append(prepare, hotJars(in.kitchen))
 	}
+	prepare = append(prepare, flatLids(in.kitchen))
 	if in.source.Acid != "" {
 		inEachJar = append(inEachJar, "For safety, by your source: "+in.source.Acid)
 	}

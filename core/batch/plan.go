@@ -1,6 +1,8 @@
 package batch
 
 import (
+	"slices"
+
 	"mellisca/core/canner"
 	"mellisca/core/fruit"
 	"mellisca/core/guide"
@@ -64,6 +66,7 @@ type Plan struct {
 	PotNote    string // why the canner does not take these jars
 	Prepare    []string
 	InEachJar  []string
+	After      string // what to do when the time is up
 	Cautions   []guide.Caution
 }
 
@@ -109,6 +112,7 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	if p.Own != nil {
 		p.Prepare, p.InEachJar = p.bySource(in)
 	}
+	p.After = afterBoil(in)
 	p.Cautions = p.cautions()
 	return p, nil
 }
@@ -132,7 +136,7 @@ func (p *Plan) refuseUnknown(in read) {
 }
 
 func (p *Plan) judge(in read) error {
-	v, err := guide.JudgeAmong(in.query(*in.altitude), JarsOf(in.kitchen.Units))
+	v, err := guide.JudgeAmong(in.query(*in.altitude), JarsOf(in.kitchen))
 	if err != nil {
 		return err
 	}
@@ -145,7 +149,7 @@ func (p *Plan) judge(in read) error {
 
 // judgeOwn judges by the cook's own source, once the cook has picked it.
 func (p *Plan) judgeOwn(in read) error {
-	own, v, err := guide.JudgeOwn(in.query(*in.altitude), *in.source, JarsOf(in.kitchen.Units))
+	own, v, err := guide.JudgeOwn(in.query(*in.altitude), *in.source, JarsOf(in.kitchen))
 	if err != nil {
 		return err
 	}
@@ -156,13 +160,17 @@ func (p *Plan) judgeOwn(in read) error {
 	return nil
 }
 
-// JarsOf lists the jars that a kitchen with these units has.
-func JarsOf(s measure.System) []jar.Jar {
+// JarsOf lists the jars that a kitchen has: those it was told, or all of its
+// units.
+func JarsOf(k Kitchen) []jar.Jar {
 	var own []jar.Jar
 	for _, j := range jar.All() {
-		if j.System == s {
+		if slices.Contains(k.Jars, j.ID) || len(k.Jars) == 0 && j.System == k.Units {
 			own = append(own, j)
 		}
+	}
+	if len(own) == 0 {
+		return jar.All()
 	}
 	return own
 }

@@ -96,6 +96,9 @@ func (p Pour) Left(jars int) float64 {
 	return max(0, p.Litres-float64(jars)*p.LitresPerJar)
 }
 
+// KeepSyrup is what to do with syrup that is over.
+const KeepSyrup = "Keep it covered in the refrigerator for the next load and bring it back to a boil before it goes on fruit; or sweeten drinks, fruit salad and ices with it. Syrup alone is not for the shelf."
+
 // SugarPerServing is grams of sugar that were added for a half-cup serving of
 // what is in the jar.
 func (p Pour) SugarPerServing(j jar.Jar) float64 {

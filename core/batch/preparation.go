@@ -15,14 +15,53 @@ func preparation(in read, p *Plan) []string {
 	}
 	steps := fruitSteps(p.Query, hot, liquid, in.kitchen.Units)
 	if browns(p.Query.Product) {
-		steps = append([]string{"Against browning, hold cut fruit in 1 gallon (3.8 l) of cold water with 1 tsp (3 g) of pure ascorbic acid or six crushed 500 mg vitamin C tablets. It keeps the colour; it does not count as acid."}, steps...)
+		steps = append([]string{againstBrowning(in.kitchen)}, steps...)
 	}
 	if t := p.Verdict.Tested; t != nil && t.SterileMinutes > 0 {
 		steps = append(steps, "Sterilise the empty jars: "+minutes(t.SterileMinutes)+" in boiling water at this altitude. The time for this product is too short to do it.")
 	} else {
-		steps = append(steps, "Wash the jars and keep them hot in water or a dishwasher until they are filled.")
+		steps = append(steps, hotJars(in.kitchen))
 	}
-	return steps
+	return append(steps, flatLids(in.kitchen))
+}
+
+// againstBrowning is the bath for cut fruit, by the kitchen's school. It keeps
+// the colour and is never counted as acid.
+func againstBrowning(k Kitchen) string {
+	const colour = " It keeps the colour; it does not count as acid."
+	switch k.School("browning") {
+	case "bottled-lemon":
+		return "Against browning, hold cut fruit in cold water with bottled lemon juice in it; ascorbic acid works better." + colour
+	case "fresh-lemon":
+		return "Against browning, hold cut fruit in cold water with fresh lemon juice in it; ascorbic acid works better." + colour
+	}
+	return "Against browning, hold cut fruit in 1 gallon (3.8 l) of cold water with 1 tsp (3 g) of pure ascorbic acid or six crushed 500 mg vitamin C tablets." + colour
+}
+
+func hotJars(k Kitchen) string {
+	if k.School("hot-jars") == "dishwasher" {
+		return "Wash the jars in the dishwasher and keep them hot in it until they are filled."
+	}
+	return "Wash the jars and keep them hot in water until they are filled."
+}
+
+func flatLids(k Kitchen) string {
+	switch k.School("lids") {
+	case "warm":
+		return "New flat lids, washed and kept warm, as their maker says."
+	case "simmered":
+		return "New flat lids, washed and simmered, as their maker says; not boiled."
+	}
+	return "New flat lids, washed, at room temperature unless their maker says otherwise."
+}
+
+// afterBoil is what to do when the time is up, by the kitchen's school of rest.
+func afterBoil(in read) string {
+	rest := in.kitchen.School("rest") + " minutes"
+	if in.Method == guide.Steam {
+		return "Time up: heat off, wait " + rest + ", then lid off, away from your face. Lift the jars straight up and let them cool in still air."
+	}
+	return "Time up: heat off, lid off, away from your face. Wait " + rest + ", then lift the jars straight up."
 }
 
 func browns(p guide.Product) bool {

@@ -15,6 +15,8 @@ type Kitchen struct {
 	Altitude *measure.Altitude // nil: not known, so that no time is given
 	Units    measure.System
 	Sources  map[string]guide.OwnSource // the cook's own, by id
+	Jars     []jar.ID                   // that it has; none: all of its units
+	Schools  map[string]string          // which it follows, by question; see Questions
 }
 
 // Request is the sentence a cook edits. Amount and Altitude are as typed.

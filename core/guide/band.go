@@ -50,3 +50,14 @@ func sterileMinutes(feet int) int {
 	}
 	return 10 + (feet-1000+999)/1000
 }
+
+// NextBand is the lowest altitude of the band above the one that a lies in, and
+// how many feet it is away; ok is false in the last band.
+func NextBand(a measure.Altitude) (from measure.Altitude, feet int, ok bool) {
+	b := bandOf(a.Feet())
+	if b == len(bandTops) {
+		return 0, 0, false
+	}
+	ft := bandTops[b] + 1
+	return measure.Altitude(ft) * measure.Altitude(measure.Foot), ft - a.Feet(), true
+}

@@ -35,6 +35,9 @@ type productChoice struct {
 	Packs      []choice       `json:"packs" nullable:"false"`
 	Liquids    []liquidChoice `json:"liquids" nullable:"false" doc:"none where it brings its own"`
 	Thickeners []choice       `json:"thickeners" nullable:"false"`
+	Blends     []choice       `json:"blends" nullable:"false" doc:"the fruits it may be blended with; none where it takes none"`
+	Cores      bool           `json:"cores" doc:"its cores or peelings give a syrup flavour"`
+	Juice      bool           `json:"juice" doc:"it is drunk, and may be diluted in the glass"`
 	NeedsAcid  bool           `json:"needsAcid" doc:"only safe with acid in the jar"`
 }
 
@@ -99,7 +102,7 @@ func productChoiceOf(p guide.ProductInfo) productChoice {
 	b := productChoice{
 		ID: string(p.ID), Name: p.Name, Group: string(p.Group), Tested: p.Tested(), Kind: string(p.Kind),
 		Kinds: []choice{}, Forms: []choice{}, Packs: []choice{}, Liquids: []liquidChoice{}, Thickeners: []choice{},
-		NeedsAcid: p.DemandsAcid(),
+		NeedsAcid: p.DemandsAcid(), Blends: []choice{}, Cores: batch.MayTakeCores(p.ID), Juice: p.ID == "apple-juice" || p.ID == "grape-juice",
 	}
 	for _, k := range p.Kinds {
 		b.Kinds = append(b.Kinds, choice{string(k), guide.KindName(k), !guide.KindRefused(p.ID, k)})
@@ -107,6 +110,12 @@ func productChoiceOf(p guide.ProductInfo) productChoice {
 	if p.Group == guide.Fruit {
 		for _, f := range append(slices.Clone(p.Forms), otherForms...) {
 			b.Forms = append(b.Forms, choice{string(f), guide.FormName(f), slices.Contains(p.Forms, f)})
+		}
+	}
+	if p.ID == "fruit-puree" || p.ID == "applesauce" {
+		puree, _ := guide.FindProduct("fruit-puree")
+		for _, k := range puree.Kinds {
+			b.Blends = append(b.Blends, choice{string(k), guide.KindName(k), !guide.KindRefused(puree.ID, k)})
 		}
 	}
 	for _, pack := range guide.Packs() {

@@ -2,23 +2,26 @@ package server
 
 import (
 	"context"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"mellisca/core/canner"
-	"mellisca/core/guide"
+	"mellisca/core/jar"
 	"mellisca/core/measure"
 	"mellisca/internal/store"
 )
 
 // kitchenBody is the cook's own set-up.
 type kitchenBody struct {
-	Name         string `json:"name" maxLength:"200"`
-	Altitude     string `json:"altitude" maxLength:"200" doc:"as typed, such as 3,480 ft; empty where not known"`
-	Units        string `json:"units" enum:"us,metric"`
-	Version      int    `json:"version" minimum:"1"`
-	AltitudeBand string `json:"altitudeBand" readOnly:"true" required:"false" doc:"the band it lies in, in words"`
-	BoilsAt      string `json:"boilsAt" readOnly:"true" required:"false" doc:"where water boils there"`
+	Name         string   `json:"name" maxLength:"200"`
+	Altitude     string   `json:"altitude" maxLength:"200" doc:"as typed, such as 3,480 ft; empty where not known"`
+	Units        string   `json:"units" enum:"us,metric"`
+	Jars         []string `json:"jars" required:"false" maxItems:"40" doc:"the ids of the jars it has; empty: all of its units. Left out of a change: as they are"`
+	Version      int      `json:"version" minimum:"1"`
+	AltitudeBand string   `json:"altitudeBand" readOnly:"true" required:"false" doc:"the band it lies in, in words"`
+	BoilsAt      string   `json:"boilsAt" readOnly:"true" required:"false" doc:"where water boils there"`
+	Near         string   `json:"near" readOnly:"true" required:"false" doc:"that the next band is near, in words; empty where it is not"`
+	Cautious     string   `json:"cautious" readOnly:"true" required:"false" doc:"the altitude to set where the figure is rough"`
 }
 
 func (s *server) registerKitchen(api huma.API) {
@@ -50,8 +53,22 @@ func (s *server) setKitchen(ctx context.Context, in *struct{ Body kitchenBody })
 		}
 		k.Altitude = &a
 	}
+	for _, id := range in.Body.Jars {
+		if _, ok := jar.Find(jar.ID(id)); !ok || slices.Contains(k.Jars, jar.ID(id)) {
+			problems = append(problems, field("body.jars", "Accepted: each once, of "+ids(jar.IDs())+".", id))
+			continue
+		}
+		k.Jars = append(k.Jars, jar.ID(id))
+	}
 	if len(problems) > 0 {
 		return nil, unprocessable(problems)
+	}
+	if in.Body.Jars == nil {
+		now, err := s.store.Kitchen(ctx)
+		if err != nil {
+			return nil, s.storeProblem(err, "kitchen")
+		}
+		k.Jars = now.Jars
 	}
 	return s.kitchenAnswer(s.store.SetKitchen(ctx, k, s.now()))
 }
@@ -60,11 +77,13 @@ func (s *server) kitchenAnswer(k store.Kitchen, err error) (*kitchenOutput, erro
 	if err != nil {
 		return nil, s.storeProblem(err, "kitchen")
 	}
-	b := kitchenBody{Name: k.Name, Units: string(k.Units), Version: k.Version}
+	b := kitchenBody{Name: k.Name, Units: string(k.Units), Version: k.Version, Jars: []string{}}
+	for _, id := range k.Jars {
+		b.Jars = append(b.Jars, string(id))
+	}
 	if k.Altitude != nil {
-		b.Altitude = k.Altitude.Exact(k.Units)
-		b.AltitudeBand = bandText(guide.BandOf(*k.Altitude), k.Units)
-		b.BoilsAt = canner.BoilingPoint(*k.Altitude).Text(k.Units)
+		f := foundAt(*k.Altitude, nearTyped, k.Units)
+		b.Altitude, b.AltitudeBand, b.BoilsAt, b.Near, b.Cautious = f.Altitude, f.Band, f.BoilsAt, f.Near, f.Cautious
 	}
 	return &kitchenOutput{b}, nil
 }

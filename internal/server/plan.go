@@ -20,7 +20,7 @@ func (s *server) registerPlan(api huma.API) {
 		OperationID: "plan", Method: "POST", Path: "/api/plan", MaxBodyBytes: mostBody, Errors: []int{422},
 		Summary: "The plan of a batch, without keeping it",
 	}, func(ctx context.Context, in *planInput) (*planOutput, error) {
-		k, units, err := s.kitchenNow(ctx)
+		k, _, err := s.kitchenNow(ctx)
 		if err != nil {
 			return nil, err
 		}
@@ -28,7 +28,7 @@ func (s *server) registerPlan(api huma.API) {
 		if err != nil {
 			return nil, err
 		}
-		return &planOutput{planAnswer(r, p, units)}, nil
+		return &planOutput{planAnswer(r, p, k)}, nil
 	})
 }
 
@@ -38,7 +38,10 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 	if err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
 	}
-	kitchen := batch.Kitchen{Altitude: k.Altitude, Units: k.Units, Sources: map[string]guide.OwnSource{}}
+	kitchen := batch.Kitchen{Altitude: k.Altitude, Units: k.Units, Jars: k.Jars, Sources: map[string]guide.OwnSource{}}
+	if kitchen.Schools, err = s.store.Choices(ctx); err != nil {
+		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
+	}
 	all, err := s.store.OwnSources(ctx)
 	if err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "own sources")

@@ -17,7 +17,7 @@ type planBody struct {
 	Fruit        *fruitBody    `json:"fruit"`
 	AmountNote   string        `json:"amountNote"`
 	Liquid       *pourBody     `json:"liquid" doc:"null where the product brings its own"`
-	Recipe       *recipeBody   `json:"recipe" doc:"of the four fillings"`
+	Recipe       *recipeBody   `json:"recipe" doc:"what goes into the pot of fillings, sauces, butters, juices and spreads, with what there is to know"`
 	Canner       cannerBody    `json:"canner"`
 	Prepare      []string      `json:"prepare" nullable:"false"`
 	InEachJar    []string      `json:"inEachJar" nullable:"false"`
@@ -94,11 +94,16 @@ type pourBody struct {
 	Measures  []measureBody `json:"measures" nullable:"false" doc:"what to measure out; none for water and juices"`
 	Published string        `json:"published" doc:"the printed cup measure of this very load, or empty"`
 	Spare     string        `json:"spare"`
+	Notes     []string      `json:"notes" nullable:"false"`
+	Left      string        `json:"left" doc:"what will be over, and how to keep or use it"`
+	CutOut    string        `json:"cutOut" doc:"how sweet the jar comes out; empty where it cannot be told"`
 }
 
 type recipeBody struct {
 	Title       string        `json:"title"`
 	AsPrinted   bool          `json:"asPrinted"`
+	Scaled      bool          `json:"scaled" doc:"from a published recipe"`
+	Notes       []string      `json:"notes" nullable:"false"`
 	Ingredients []measureBody `json:"ingredients" nullable:"false"`
 	Acid        string        `json:"acid" doc:"the ingredient that may never be reduced"`
 }
@@ -119,6 +124,7 @@ type cannerBody struct {
 	DiameterCm float64    `json:"diameterCm"`
 	Capacity   int        `json:"capacity"`
 	Text       string     `json:"text" doc:"2 loads of 5 quarts"`
+	After      string     `json:"after" doc:"what to do when the time is up"`
 	Note       string     `json:"note" doc:"why it does not take these jars"`
 	Loads      []loadBody `json:"loads" nullable:"false"`
 }

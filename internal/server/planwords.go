@@ -11,7 +11,9 @@ import (
 )
 
 // planAnswer puts a plan into words and the cook's units.
-func planAnswer(r batch.Request, p batch.Plan, units measure.System) planBody {
+func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
+	units := k.Units
+	scale := scaleOf(k)
 	b := planBody{
 		Status: string(p.Status), ProductName: p.Name, Headline: batch.Headline(p.Query, p.Name), Request: filledIn(r, p),
 		Missing: []missingBody{}, Reasons: reasonBodies(p.Verdict.Reasons), Alternatives: []offerBody{},
@@ -38,10 +40,10 @@ func planAnswer(r batch.Request, p batch.Plan, units measure.System) planBody {
 	}
 	b.Fruit = fruitAnswer(p, units)
 	if p.Pour != nil {
-		b.Liquid = pourAnswer(p.Pour, units)
+		b.Liquid = pourAnswer(p, scale)
 	}
 	if p.Recipe != nil {
-		b.Recipe = recipeAnswer(p, units)
+		b.Recipe = recipeAnswer(p, scale)
 	}
 	b.Canner = cannerAnswer(p)
 	b.Why = []whyBody{}
@@ -58,8 +60,13 @@ func filledIn(r batch.Request, p batch.Plan) requestBody {
 	if b.Method == "" {
 		b.Method = string(guide.BoilingWater)
 	}
-	if p.Pour != nil {
+	switch {
+	case p.Pour != nil:
 		b.Liquid = liquidOf(p.Pour.Liquid)
+	case p.Recipe != nil:
+		if l, ok := r.Liquid.For(p.Query.Product); ok {
+			b.Liquid = liquidOf(l)
+		}
 	}
 	return b
 }
@@ -120,7 +127,7 @@ func bandText(b guide.Band, units measure.System) string {
 
 // acidOf names the acid for this very batch where the recipe was scaled to it.
 func acidOf(p batch.Plan, units measure.System) string {
-	if p.Recipe == nil {
+	if p.Recipe == nil || !p.Recipe.Scaled {
 		return acidText(p.Verdict.Tested.Acid)
 	}
 	for _, i := range p.Recipe.Ingredients {
@@ -185,30 +192,6 @@ func fruitAnswer(p batch.Plan, units measure.System) *fruitBody {
 	return b
 }
 
-func pourAnswer(p *batch.Pour, units measure.System) *pourBody {
-	b := &pourBody{
-		Name: p.Name, Total: measure.Litres(p.Litres).Text(units), PerJar: measure.Litres(p.LitresPerJar).Text(units),
-		Measures: []measureBody{}, Spare: fmt.Sprintf("%.0f %% is to spare", p.SparePercent),
-	}
-	if p.Syrup == nil {
-		return b
-	}
-	brix := rounded(p.Syrup.Brix, 1)
-	b.Brix = &brix
-	if p.NearestName != p.Name {
-		b.Nearest = p.NearestName
-	}
-	b.Measures = append(b.Measures, measured("water", p.Syrup.Water.Kitchen, measure.Litres(p.Syrup.Water.Litres()).Text(measure.Metric), units))
-	for _, s := range p.Syrup.Sweeteners {
-		b.Measures = append(b.Measures, measured(s.Name, s.Kitchen, measure.Grams(s.Grams).Text(units), units))
-	}
-	if pub := p.Syrup.Published; pub != nil {
-		b.Published = fmt.Sprintf("The printed table gives %s of water and %s of sugar for %s: a little weaker, as rounded cups are.",
-			measure.KitchenCups(pub.WaterCups), measure.KitchenCups(pub.SugarCups), pub.ForLoad)
-	}
-	return b
-}
-
 // bandShort names a band by its top alone and without the unit: "to 6,000".
 func bandShort(b guide.Band, units measure.System) string {
 	s := strings.TrimSuffix(strings.TrimSuffix(bandText(b, units), " ft"), " m")
@@ -218,43 +201,8 @@ func bandShort(b guide.Band, units measure.System) string {
 	return s
 }
 
-// measured puts cups first for a cook who reads cups, and the exact measure
-// first for one who reads grams and litres.
-func measured(name, kitchen, exact string, units measure.System) measureBody {
-	if units == measure.Metric {
-		return measureBody{name, exact, kitchen}
-	}
-	return measureBody{name, kitchen, exact}
-}
-
-func recipeAnswer(p batch.Plan, units measure.System) *recipeBody {
-	f := p.Recipe
-	b := &recipeBody{AsPrinted: f.AsPrinted, Ingredients: []measureBody{}}
-	size := measure.Volume(f.Quarts * float64(measure.Quart))
-	of := fmt.Sprintf("%.3g quarts", f.Quarts)
-	if f.Quarts < 1.0001 && f.Quarts > 0.9999 {
-		of = "1 quart"
-	}
-	if units == measure.Metric {
-		of = size.Text(units)
-	}
-	b.Title = "For " + of
-	if f.Pots > 1 {
-		b.Title = fmt.Sprintf("Cook %d batches, each of %s", f.Pots, of)
-	}
-	for _, i := range f.Ingredients {
-		kitchen, exact := i.Amount.Kitchen(), i.Amount.Text(measure.Metric)
-		if i.Role == batch.AcidRole {
-			b.Acid = i.Name
-			kitchen, exact = i.Amount.AtLeast(measure.US), i.Amount.AtLeast(measure.Metric)
-		}
-		b.Ingredients = append(b.Ingredients, measured(i.Name, kitchen, exact, units))
-	}
-	return b
-}
-
 func cannerAnswer(p batch.Plan) cannerBody {
-	b := cannerBody{Name: p.Pot.Name, DiameterCm: p.Pot.Diameter.Centimetres(), Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{}}
+	b := cannerBody{After: p.After, Name: p.Pot.Name, DiameterCm: p.Pot.Diameter.Centimetres(), Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{}}
 	for _, l := range p.Loads {
 		body := loadBody{Jars: l.Jars, Text: p.Jar.Count(l.Jars), Spots: []spotBody{}}
 		for _, s := range l.Spots {

@@ -70,6 +70,9 @@ func (s *server) register(api huma.API) {
 	s.registerKitchen(api)
 	s.registerTables(api)
 	s.registerSources(api)
+	s.registerLiquids(api)
+	s.registerSchools(api)
+	s.registerAltitude(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

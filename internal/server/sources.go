@@ -29,10 +29,11 @@ type SourceFields struct {
 }
 
 type sourceBodyFull struct {
-	ID      string `json:"id"`
-	Version int    `json:"version"`
-	Retired bool   `json:"retired" doc:"no longer offered"`
-	Cite    string `json:"cite"`
+	ID        string `json:"id"`
+	Version   int    `json:"version"`
+	Retired   bool   `json:"retired" doc:"no longer offered"`
+	Cite      string `json:"cite"`
+	NeedsAcid bool   `json:"needsAcid" doc:"it puts in acid, which may not be left out"`
 	SourceFields
 }
 
@@ -75,6 +76,7 @@ func (s *server) registerSources(api huma.API) {
 		}
 		return s.sources(ctx)
 	})
+	s.registerSourceFiles(api)
 	for path, retired := range map[string]bool{"retire": true, "restore": false} {
 		huma.Register(api, huma.Operation{
 			OperationID: path + "-source", Method: "POST", Path: "/api/sources/{id}/" + path, Errors: []int{404}, Summary: "Take an own source out of use, or bring it back",
@@ -99,7 +101,7 @@ func (s *server) sources(ctx context.Context) (*sourcesOutput, error) {
 	out := &sourcesOutput{Body: []sourceBodyFull{}}
 	for _, o := range all {
 		src := o.Source
-		out.Body = append(out.Body, sourceBodyFull{o.ID, o.Version, o.Retired, src.Cite(), SourceFields{
+		out.Body = append(out.Body, sourceBodyFull{o.ID, o.Version, o.Retired, src.Cite(), src.DemandsAcid(), SourceFields{
 			src.Name, src.Title, src.Year, src.Page, string(src.Product), string(src.Kind), string(src.Form), string(src.Pack),
 			string(src.Largest.ID()), src.Minutes, src.Additions[:], measure.Inches(src.Headspace).Text(units), src.Acid,
 		}})

@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"mellisca/core/batch"
+	"mellisca/core/guide"
 )
 
 // Batch is a saved plan: the sentence as the cook left it.
@@ -24,15 +25,21 @@ type Batch struct {
 
 const batchColumns = `id, version, note, product, kind, form, pack, jar, method, thickener, altitude, amount,
 	liquid_kind, liquid_strength, liquid_brix, liquid_water_parts, liquid_sugar_parts, liquid_sweetener,
-	acid, fruit_state, jar_state, extras, source, created_at_ms, updated_at_ms`
+	acid, fruit_state, jar_state, extras, source,
+	blend, liquid_gallon_cups, liquid_sugar, liquid_have, liquid_cores, dilute, created_at_ms, updated_at_ms`
 
 func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 	var b Batch
 	var created, updated int64
+	var blend string
 	r, l := &b.Request, &b.Request.Liquid
 	err := row.Scan(&b.ID, &b.Version, &b.Note, &r.Product, &r.Kind, &r.Form, &r.Pack, &r.Jar, &r.Method, &r.Thickener, &r.Altitude, &r.Amount,
 		&l.Kind, &l.Strength, &l.Brix, &l.WaterParts, &l.SugarParts, &l.Sweetener,
-		&r.Acid, &r.Conditions.Fruit, &r.Jars, &r.Extras, &r.Source, &created, &updated)
+		&r.Acid, &r.Conditions.Fruit, &r.Jars, &r.Extras, &r.Source,
+		&blend, &l.GallonCups, &l.Sugar, &l.Have, &l.Cores, &r.Dilute, &created, &updated)
+	if err == nil {
+		r.Blend, err = guide.ParseBlend(blend)
+	}
 	b.Created, b.Updated = time.UnixMilli(created).UTC(), time.UnixMilli(updated).UTC()
 	return b, err
 }
@@ -41,7 +48,8 @@ func fields(r batch.Request) []any {
 	l := r.Liquid
 	return []any{r.Product, r.Kind, r.Form, r.Pack, r.Jar, r.Method, r.Thickener, r.Altitude, r.Amount,
 		l.Kind, l.Strength, l.Brix, l.WaterParts, l.SugarParts, l.Sweetener,
-		r.Acid, r.Conditions.Fruit, r.Jars, int64(r.Extras), r.Source}
+		r.Acid, r.Conditions.Fruit, r.Jars, int64(r.Extras), r.Source,
+		r.Blend.String(), l.GallonCups, l.Sugar, l.Have, l.Cores, r.Dilute}
 }
 
 // AddBatch saves a new batch and gives it its id, version 1.
@@ -97,7 +105,8 @@ func (s *Store) ChangeBatch(ctx context.Context, b Batch, now time.Time) (Batch,
 	args = append(args, now.UnixMilli(), b.ID, b.Version)
 	res, err := s.write.ExecContext(ctx, `UPDATE batch SET note = ?, product = ?, kind = ?, form = ?, pack = ?, jar = ?, method = ?,
 		thickener = ?, altitude = ?, amount = ?, liquid_kind = ?, liquid_strength = ?, liquid_brix = ?, liquid_water_parts = ?,
-		liquid_sugar_parts = ?, liquid_sweetener = ?, acid = ?, fruit_state = ?, jar_state = ?, extras = ?, source = ?, updated_at_ms = ?, version = version + 1
+		liquid_sugar_parts = ?, liquid_sweetener = ?, acid = ?, fruit_state = ?, jar_state = ?, extras = ?, source = ?,
+		blend = ?, liquid_gallon_cups = ?, liquid_sugar = ?, liquid_have = ?, liquid_cores = ?, dilute = ?, updated_at_ms = ?, version = version + 1
 		WHERE id = ? AND version = ? AND deleted_at_ms IS NULL`, args...)
 	if err != nil {
 		return Batch{}, fmt.Errorf("changing a batch: %w", err)

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"time"
 
+	"mellisca/core/jar"
 	"mellisca/core/measure"
 )
 
@@ -14,6 +15,7 @@ type Kitchen struct {
 	Name     string
 	Altitude *measure.Altitude // nil: not known
 	Units    measure.System
+	Jars     []jar.ID // that it has; none: all of its units
 	Version  int
 }
 
@@ -30,7 +32,19 @@ func (s *Store) Kitchen(ctx context.Context) (Kitchen, error) {
 		a := measure.Altitude(alt.Int64)
 		k.Altitude = &a
 	}
-	return k, nil
+	rows, err := s.read.QueryContext(ctx, `SELECT jar FROM kitchen_jar ORDER BY rowid`)
+	if err != nil {
+		return Kitchen{}, fmt.Errorf("reading the kitchen: %w", err)
+	}
+	defer rows.Close()
+	for rows.Next() {
+		var id jar.ID
+		if err := rows.Scan(&id); err != nil {
+			return Kitchen{}, fmt.Errorf("reading the kitchen: %w", err)
+		}
+		k.Jars = append(k.Jars, id)
+	}
+	return k, rows.Err()
 }
 
 // SetKitchen changes the set-up that was read as version k.Version. It errs
@@ -40,7 +54,12 @@ func (s *Store) SetKitchen(ctx context.Context, k Kitchen, now time.Time) (Kitch
 	if k.Altitude != nil {
 		alt = int64(*k.Altitude)
 	}
-	res, err := s.write.ExecContext(ctx,
+	tx, err := s.write.BeginTx(ctx, nil)
+	if err != nil {
+		return Kitchen{}, fmt.Errorf("changing the kitchen: %w", err)
+	}
+	defer tx.Rollback()
+	res, err := tx.ExecContext(ctx,
 		`UPDATE kitchen SET name = ?, altitude_um = ?, units = ?, version = version + 1, updated_at_ms = ? WHERE id = 1 AND version = ?`,
 		k.Name, alt, k.Units, now.UnixMilli(), k.Version)
 	if err != nil {
@@ -52,6 +71,14 @@ func (s *Store) SetKitchen(ctx context.Context, k Kitchen, now time.Time) (Kitch
 		}
 		return Kitchen{}, err
 	}
+	if _, err := tx.ExecContext(ctx, `DELETE FROM kitchen_jar`); err != nil {
+		return Kitchen{}, fmt.Errorf("changing the kitchen: %w", err)
+	}
+	for _, id := range k.Jars {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO kitchen_jar (jar) VALUES (?)`, id); err != nil {
+			return Kitchen{}, fmt.Errorf("changing the kitchen: %w", err)
+		}
+	}
 	k.Version++
-	return k, nil
+	return k, tx.Commit()
 }
