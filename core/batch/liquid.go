@@ -166,10 +166,10 @@ func PackedIn(p guide.Product) []Liquid {
 }
 
 // MayTakeCores says whether cores or peelings of a product's fruit give a syrup
-// flavour.
+// flavour. Stones do not: their kernels are bitter, and not to be boiled out.
 func MayTakeCores(p guide.Product) bool {
 	switch p {
-	case "pineapple", "pears", "apples-sliced", "peaches", "apricots":
+	case "pineapple", "pears", "asian-pears", "apples-sliced":
 		return true
 	}
 	return false

@@ -21,7 +21,7 @@ func LiquidName(l Liquid) string {
 	case Gallon:
 		return fmt.Sprintf("syrup of %s cups of sugar a gallon", plain(l.GallonCups))
 	case InJar:
-		return "sugar in each jar, then hot water"
+		return l.Sugar + " of sugar in each jar, then hot water"
 	case Unsweetened:
 		return "no sugar"
 	case PerQuart:
@@ -51,6 +51,19 @@ func SweetenerName(s syrup.Sweetener) string {
 		return "a sweetener without sugar"
 	}
 	return "sugar"
+}
+
+// DilutionName is how juice is drunk, after "with": "2 parts of water".
+func DilutionName(parts float64) string {
+	switch parts {
+	case 0:
+		return "nothing added"
+	case 0.5:
+		return "half as much water"
+	case 1:
+		return "as much water"
+	}
+	return plain(parts) + " parts of water"
 }
 
 func plain(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }

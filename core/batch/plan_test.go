@@ -169,7 +169,7 @@ func TestLiquids(t *testing.T) {
 		{"figs", Liquid{Kind: Water}, "light syrup", 20}, // figs are boiled in syrup
 		{"peaches", Liquid{Kind: Gallon, GallonCups: 4}, "syrup of 4 cups of sugar a gallon", 17.47},
 		{"peaches", Liquid{Kind: OwnJuice}, "its own juice", -1},
-		{"peaches", Liquid{Kind: InJar, Sugar: "1/4 cup"}, "sugar in each jar, then hot water", -1},
+		{"peaches", Liquid{Kind: InJar, Sugar: "1/4 cup"}, "1/4 cup of sugar in each jar, then hot water", -1},
 		{"pineapple", Liquid{Kind: OwnJuice}, "its own juice", -1},
 		{"mixed-fruit", Liquid{Kind: Syrup, Strength: "heavy"}, "syrup of 4 water to 3 sugar", 38.85},
 	} {

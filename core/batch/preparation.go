@@ -128,9 +128,9 @@ func fruitSteps(q guide.Query, hot bool, liquid string, units measure.System) []
 	case "applesauce":
 		return []string{"Cook cut apples with 1/2 cup of water for 5 to 20 minutes until tender, stirring.", "Mill it, or leave it chunky. Sweeten to taste, or not: 1/8 cup of sugar a quart is usual.", "Heat it again to a rolling boil and fill it hot."}
 	case "apple-butter":
-		return []string{"For 8 to 9 pints: 8 lb of apples, 2 cups each of cider and vinegar, 2 1/4 cups each of white and brown sugar, spice.", "Cook the apples soft in cider and vinegar, mill them, add sugar and spice, and cook slowly until it mounds on a spoon. Fill it hot."}
+		return []string{"Cook the apples soft in cider and vinegar, mill them, add sugar and spice, and cook slowly until it mounds on a spoon. Fill it hot."}
 	case "mango-sauce":
-		return []string{"For about 6 half-pints: 5 1/2 cups of puree of slightly underripe mango, 6 tbsp of honey, 4 tbsp of bottled lemon juice, 3/4 cup of sugar, 2 1/2 tsp of ascorbic acid.", "Heat it, stirring, to " + measure.Fahrenheit(200).Text(units) + " and fill it hot."}
+		return []string{"Puree slightly underripe mango and stir everything in.", "Heat it, stirring, to " + measure.Fahrenheit(200).Text(units) + " and fill it hot."}
 	case "fruit-puree":
 		return []string{"Cook the fruit soft with 1 cup of hot water a quart, and mill it.", "Sweeten to taste, or not. Heat it again to a boil and fill it hot."}
 	case "apple-juice":
@@ -138,7 +138,7 @@ func fruitSteps(q guide.Query, hot bool, liquid string, units measure.System) []
 	case "grape-juice":
 		return []string{"Simmer stemmed grapes in water to cover until the skins are soft, and strain.", "Chill the juice for 24 to 48 hours, pour it off the sediment, heat it to boiling and fill it hot."}
 	case "berry-syrup":
-		return []string{"For about 9 half-pints: crush and strain 6 1/2 cups of fruit to 4 1/2 to 5 cups of juice.", "Bring it to a boil with 6 3/4 cups of sugar, simmer 1 minute, skim and fill it hot."}
+		return []string{"Crush the fruit, heat it soft and strain off the juice.", "Bring it to a boil with the sugar, simmer 1 minute, skim and fill it hot."}
 	case "apple-pie-filling", "blueberry-pie-filling", "cherry-pie-filling", "peach-pie-filling":
 		return []string{"Blanch fresh fruit 1 minute, 6 cups at a time, in 1 gallon of boiling water; drain and keep it hot, covered.", "Cook sugar, starch and liquid, stirring, until it thickens and bubbles. Add the lemon juice and boil 1 minute, stirring.", "Fold in the fruit at once and fill without delay."}
 	}

@@ -257,8 +257,13 @@ var someConditions = func() (cs []Conditions) {
 func FuzzJudge(f *testing.F) {
 	f.Add("peaches", "freestone", "halves", "hot", "quart", "boiling-water", "none", int64(3480))
 	f.Add("berries", "", "", "hot", "pint", "", "", int64(-1400))
+	f.Add("fruit-puree", "apple", "", "hot", "quart", "", "", int64(5))
 	f.Fuzz(func(t *testing.T, product, kind, form, pack, j, method, thickener string, ft int64) {
-		q := Query{Product(product), Kind(kind), 0, Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800, Conditions{Acid: AcidState(kind), Extras: Extras(ft)}}
+		var blend Blend
+		if product == "fruit-puree" {
+			blend = Blend(ft)
+		}
+		q := Query{Product(product), Kind(kind), blend, Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800, Conditions{Acid: AcidState(kind), Extras: Extras(ft)}}
 		v, err := Judge(q)
 		switch {
 		case err != nil:

@@ -4,28 +4,47 @@ type object = map[string]any
 
 func syrup(strength string) object { return object{"kind": "syrup", "strength": strength} }
 
+// prices are what the two pay in the village.
+var prices = object{"sugar": "3.49 for 4 lb", "honey": "14 for 3 lb", "corn": "4.20 for 1 kg", "juice": "2.80 for 64 fl oz"}
+
+// ownSources are recipes that the two can by, from books that do not exist.
+var ownSources = []object{
+	{"name": "spiced crab apples", "title": "Jars of the Upper Valley", "year": 1988, "page": "41", "product": "crab-apples",
+		"pack": "hot", "largest": "quart", "minutes": 20, "headspace": "1/2 in", "acid": ""},
+	{"name": "elderberry jelly with lemon", "title": "Corvane Kitchen Circle Leaflets", "year": 2021, "page": "7", "product": "jelly", "kind": "elderberry",
+		"pack": "hot", "largest": "half-pint", "minutes": 10, "headspace": "1/4 in", "acid": "1/4 cup bottled lemon juice to 3 cups of juice"},
+}
+
 // batches are one for each group of the job, in the order they were saved; the
-// last is on top of the list.
-var batches = []object{
-	{"note": "Grape juice for the hut on the pass. Settle it two nights this time.", "request": object{
-		"product": "grape-juice", "pack": "hot", "jar": "quart", "amount": "1 lug",
-	}},
-	{"note": "Pies for the harvest supper.", "request": object{
-		"product": "apple-pie-filling", "pack": "hot", "jar": "quart", "amount": "7 quarts",
-	}},
-	{"note": "Windfalls from the lower garden, sorted.", "request": object{
-		"product": "applesauce", "pack": "hot", "jar": "pint", "amount": "half a bushel",
-	}},
-	{"note": "Marlow's berries, for breakfasts.", "request": object{
-		"product": "berries", "kind": "blueberry", "pack": "hot", "jar": "pint", "amount": "9 pints", "liquid": syrup("light"),
-	}},
-	{"note": "", "request": object{
-		"product": "pineapple", "form": "chunks", "pack": "hot", "jar": "pint", "amount": "13 lb", "liquid": object{"kind": "own-juice"},
-	}},
-	{"note": "The neighbour's old tree.", "request": object{
-		"product": "pears", "form": "halves", "pack": "hot", "jar": "quart", "amount": "17 1/2 lb", "liquid": syrup("light"),
-	}},
-	{"note": "First box of the year.", "request": object{
-		"product": "peaches", "kind": "freestone", "form": "halves", "pack": "hot", "jar": "quart", "amount": "25 lb", "liquid": syrup("light"),
-	}},
+// last is on top of the list. sources are the ids of own sources by their name.
+func batches(sources map[string]string) []object {
+	return []object{
+		{"note": "Marlow's idea for the glut of bananas. Kept so that nobody has it again.", "request": object{
+			"product": "banana", "pack": "hot", "jar": "half-pint", "amount": "12 jars",
+		}},
+		{"note": "From the tree behind the chapel.", "request": object{
+			"product": "", "source": sources["spiced crab apples"], "pack": "hot", "jar": "pint", "amount": "6 jars",
+		}},
+		{"note": "Grape juice for the hut on the pass. Settle it two nights this time.", "request": object{
+			"product": "grape-juice", "pack": "hot", "jar": "quart", "amount": "1 lug",
+		}},
+		{"note": "Pies for the harvest supper.", "request": object{
+			"product": "apple-pie-filling", "pack": "hot", "jar": "quart", "amount": "7 quarts",
+		}},
+		{"note": "Windfalls from the lower garden, sorted.", "request": object{
+			"product": "applesauce", "pack": "hot", "jar": "pint", "amount": "half a bushel",
+		}},
+		{"note": "Marlow's berries, for breakfasts.", "request": object{
+			"product": "berries", "kind": "blueberry", "pack": "hot", "jar": "pint", "amount": "9 pints", "liquid": syrup("light"),
+		}},
+		{"note": "", "request": object{
+			"product": "pineapple", "form": "chunks", "pack": "hot", "jar": "pint", "amount": "13 lb", "liquid": object{"kind": "own-juice"},
+		}},
+		{"note": "The neighbour's old tree.", "request": object{
+			"product": "pears", "form": "halves", "pack": "hot", "jar": "quart", "amount": "17 1/2 lb", "liquid": syrup("light"),
+		}},
+		{"note": "First box of the year.", "request": object{
+			"product": "peaches", "kind": "freestone", "form": "halves", "pack": "hot", "jar": "quart", "amount": "25 lb", "liquid": syrup("light"),
+		}},
+	}
 }

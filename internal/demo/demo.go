@@ -33,10 +33,27 @@ func Fill(ctx context.Context, address string) error {
 	}
 	if err := c.do(ctx, http.MethodPut, "/api/kitchen", object{
 		"name": "Ilse and Marlow's kitchen, Corvane", "altitude": "3,480 ft", "units": "us", "version": k.Version,
+		"jars": []string{"half-pint", "pint", "pint-wide", "quart", "quart-wide"},
 	}, nil); err != nil {
 		return err
 	}
-	for _, b := range batches {
+	if err := c.do(ctx, http.MethodPut, "/api/prices", prices, nil); err != nil {
+		return err
+	}
+	var sources []struct {
+		ID   string `json:"id"`
+		Name string `json:"name"`
+	}
+	for _, src := range ownSources {
+		if err := c.do(ctx, http.MethodPost, "/api/sources", src, &sources); err != nil {
+			return err
+		}
+	}
+	ids := map[string]string{}
+	for _, src := range sources {
+		ids[src.Name] = src.ID
+	}
+	for _, b := range batches(ids) {
 		if err := c.do(ctx, http.MethodPost, "/api/batches", b, nil); err != nil {
 			return err
 		}

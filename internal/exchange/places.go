@@ -39,7 +39,7 @@ func ReadPlaces(r io.Reader) ([]Place, error) {
 	text := strings.TrimPrefix(string(raw), "\ufeff")
 	in := csv.NewReader(strings.NewReader(text))
 	in.Comma = separator(text)
-	in.TrimLeadingSpace = true
+	in.TrimLeadingSpace = in.Comma != '\t'
 	head, err := in.Read()
 	if err != nil {
 		return nil, csvProblem(err)

@@ -2,6 +2,7 @@ package server
 
 import (
 	"context"
+	"fmt"
 	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -51,6 +52,7 @@ type catalogueBody struct {
 	Jars       []jarChoice     `json:"jars" nullable:"false"`
 	Methods    []choice        `json:"methods" nullable:"false"`
 	Sweeteners []choice        `json:"sweeteners" nullable:"false"`
+	Dilutions  []choice        `json:"dilutions" nullable:"false" doc:"ways to drink juice; the id is the parts of water to one of juice"`
 	Acids      []choice        `json:"acids" nullable:"false"`
 	Fruits     []choice        `json:"fruits" nullable:"false"`
 	JarStates  []choice        `json:"jarStates" nullable:"false"`
@@ -79,6 +81,9 @@ func catalogue() catalogueBody {
 	}
 	for _, s := range syrup.Sweeteners() {
 		c.Sweeteners = append(c.Sweeteners, choice{string(s), batch.SweetenerName(s), true})
+	}
+	for _, parts := range []float64{0, 0.5, 1, 2, 3, 4} {
+		c.Dilutions = append(c.Dilutions, choice{fmt.Sprint(parts), batch.DilutionName(parts), true})
 	}
 	for _, a := range guide.AcidStates() {
 		c.Acids = append(c.Acids, choice{string(a), guide.AcidName(a), a == guide.AcidAsDemanded})

@@ -195,9 +195,9 @@ func (b pricesBody) read() (batch.Prices, []error) {
 func adjustedAnswer(a batch.Adjusted, in scale) adjustedBody {
 	units := in.units
 	litres := func(l float64) string { return measure.Litres(l).Text(units) }
-	b := adjustedBody{Is: fmt.Sprintf("You have %s at %.1f °Brix.", litres(a.Litres), a.Brix), Stir: []measureBody{}, Fresh: []measureBody{}}
+	b := adjustedBody{Is: fmt.Sprintf("You have %s at %v °Brix.", litres(a.Litres), rounded(a.Brix, 1)), Stir: []measureBody{}, Fresh: []measureBody{}}
 	if a.Read > 0 && a.Read != a.Brix {
-		b.Is = fmt.Sprintf("You have %s at %.1f °Brix: the reading of %.1f, corrected for the warmth of the prism.", litres(a.Litres), a.Brix, a.Read)
+		b.Is = fmt.Sprintf("You have %s at %v °Brix: the reading of %v, corrected for the warmth of the prism.", litres(a.Litres), rounded(a.Brix, 1), rounded(a.Read, 1))
 	}
 	switch {
 	case a.Stir.Sugar.Grams > 0:
@@ -209,7 +209,7 @@ func adjustedAnswer(a batch.Adjusted, in scale) adjustedBody {
 	default:
 		b.Do = "It is as strong as you want it."
 	}
-	b.Gives = fmt.Sprintf("That gives %s at %.1f °Brix.", litres(a.Stir.Litres), a.Want)
+	b.Gives = fmt.Sprintf("That gives %s at %v °Brix.", litres(a.Stir.Litres), rounded(a.Want, 1))
 	switch {
 	case a.Fresh != nil:
 		b.Beside = fmt.Sprintf("It does not reach: make %s more beside it.", litres(a.FreshBy))

@@ -60,13 +60,8 @@ func filledIn(r batch.Request, p batch.Plan) requestBody {
 	if b.Method == "" {
 		b.Method = string(guide.BoilingWater)
 	}
-	switch {
-	case p.Pour != nil:
-		b.Liquid = liquidOf(p.Pour.Liquid)
-	case p.Recipe != nil:
-		if l, ok := r.Liquid.For(p.Query.Product); ok {
-			b.Liquid = liquidOf(l)
-		}
+	if l, ok := r.Liquid.For(p.Query.Product); ok {
+		b.Liquid = liquidOf(l)
 	}
 	return b
 }

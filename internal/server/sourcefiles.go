@@ -3,7 +3,6 @@ package server
 import (
 	"bytes"
 	"context"
-	"encoding/json"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -22,21 +21,22 @@ type importedBody struct {
 	Sources []sourceBodyFull `json:"sources" nullable:"false"`
 }
 
+// fileOutput is a file to be kept.
+type fileOutput struct {
+	ContentType string `header:"Content-Type"`
+	Disposition string `header:"Content-Disposition"`
+	Body        []byte
+}
+
 func (s *server) registerSourceFiles(api huma.API) {
 	huma.Register(api, huma.Operation{
 		OperationID: "export-sources", Method: "GET", Path: "/api/sources/export", Summary: "All own sources as a file, to be kept or given on",
-	}, func(ctx context.Context, _ *struct{}) (*struct {
-		Disposition string `header:"Content-Disposition"`
-		Body        json.RawMessage
-	}, error) {
+	}, func(ctx context.Context, _ *struct{}) (*fileOutput, error) {
 		all, err := s.store.OwnSources(ctx)
 		if err != nil {
 			return nil, s.storeProblem(err, "own sources")
 		}
-		out := &struct {
-			Disposition string `header:"Content-Disposition"`
-			Body        json.RawMessage
-		}{Disposition: `attachment; filename="own-sources.json"`}
+		out := &fileOutput{ContentType: "application/json", Disposition: `attachment; filename="own-sources.json"`}
 		var b bytes.Buffer
 		lines := make([]exchange.Source, len(all))
 		for i, o := range all {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"path/filepath"
+	"slices"
 	"testing"
 	"time"
 
@@ -29,8 +30,10 @@ func openTest(t testing.TB) (*Store, string) {
 func sample() Batch {
 	return Batch{Note: "for “Aunt's” hut; DROP TABLE batch", Request: batch.Request{
 		Product: "peaches", Kind: "freestone", Form: "halves", Pack: guide.Hot, Jar: "quart", Amount: "12 lb", Altitude: "3,480 ft",
-		Liquid:     batch.Liquid{Kind: batch.Ratio, WaterParts: 4.5, SugarParts: 1.25, Brix: 17.123, Strength: "light", Sweetener: "honey"},
+		Liquid: batch.Liquid{Kind: batch.Ratio, WaterParts: 4.5, SugarParts: 1.25, Brix: 17.123, Strength: "light", Sweetener: "honey",
+			GallonCups: 2.5, Sugar: "1/4 cup", Have: "1 1/2 qt", Cores: true},
 		Conditions: guide.Conditions{Acid: guide.AcidFresh, Fruit: guide.FruitFrozen, Jars: guide.JarUsedLids, Extras: 33}, Source: "abcdefgh",
+		Blend: 5, Dilute: 1.5,
 	}}
 }
 
@@ -164,13 +167,13 @@ func TestKitchen(t *testing.T) {
 		t.Fatalf("a new kitchen: %+v, %v", k, err)
 	}
 	a, _ := measure.ParseAltitude("1061.5 m")
-	k.Altitude, k.Units, k.Name = &a, measure.Metric, "Hütte"
+	k.Altitude, k.Units, k.Name, k.Jars = &a, measure.Metric, "Hütte", []jar.ID{"1-l", "500-ml"}
 	set, err := s.SetKitchen(ctx, k, noon)
 	if err != nil {
 		t.Fatal(err)
 	}
 	got, err := s.Kitchen(ctx)
-	if err != nil || *got.Altitude != a || got.Units != measure.Metric || got.Name != "Hütte" || got.Version != set.Version {
+	if err != nil || *got.Altitude != a || got.Units != measure.Metric || got.Name != "Hütte" || !slices.Equal(got.Jars, k.Jars) || got.Version != set.Version {
 		t.Errorf("%+v, %v", got, err)
 	}
 	if _, err := s.SetKitchen(ctx, k, noon); !errors.Is(err, ErrChanged) {
@@ -191,5 +194,84 @@ func TestRefusesNonsense(t *testing.T) {
 	}
 	if _, err := Open(ctx, filepath.Join(t.TempDir(), "missing", "x.db")); err == nil {
 		t.Error("opened a file in a folder that is not there")
+	}
+}
+
+func TestMergeOwnSources(t *testing.T) {
+	ctx := context.Background()
+	s, _ := openTest(t)
+	src := guide.OwnSource{Name: "crab apples", Title: "A Made-up Book", Year: 1988, Page: "41", Product: "crab-apples", Pack: guide.Hot, Largest: jar.Quart, Minutes: 20, Headspace: 0.5}
+	more := src
+	more.Minutes = 25
+	merge := func(want Merged, all ...OwnSource) {
+		t.Helper()
+		if n, err := s.MergeOwnSources(ctx, all, noon); err != nil || n != want {
+			t.Errorf("%+v, %v; want %+v", n, err, want)
+		}
+	}
+	a, b := OwnSource{ID: "aaaaaaaa", Source: src}, OwnSource{ID: "bbbbbbbb", Source: more, Retired: true}
+	merge(Merged{Added: 2}, a, b)
+	merge(Merged{Same: 2}, a, b)
+	merge(Merged{Same: 1}, OwnSource{Source: src}) // the very same without an id
+	a.Source.Page, b.Retired = "42", false
+	merge(Merged{Changed: 2}, a, b)
+	third := src
+	third.Name = "another"
+	merge(Merged{Added: 1}, OwnSource{Source: third})
+	all, err := s.OwnSources(ctx)
+	if err != nil || len(all) != 3 || all[1].Version != 2 || all[1].Source.Page != "42" || all[2].Retired {
+		t.Errorf("%+v, %v", all, err)
+	}
+	third.Name, third.Year = "bad", 3
+	if _, err := s.MergeOwnSources(ctx, []OwnSource{{Source: more}, {Source: third}}, noon); err == nil {
+		t.Error("the year 3 was kept")
+	}
+	if now, _ := s.OwnSources(ctx); len(now) != 3 {
+		t.Errorf("half of a file was kept: %d", len(now))
+	}
+}
+
+func TestPlacesChoicesPrices(t *testing.T) {
+	ctx := context.Background()
+	s, path := openTest(t)
+	high, _ := measure.ParseAltitude("1061 m")
+	low, _ := measure.ParseAltitude("-12 ft")
+	if err := s.AddPlaces(ctx, []Place{{"Hütte", high}, {"Sallow", low}}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.AddPlaces(ctx, []Place{{"sallow", high}}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.AddPlaces(ctx, []Place{{"Good", high}, {"", high}}); err == nil {
+		t.Error("a place without a name was kept")
+	}
+	for _, c := range []string{"raw", "hot"} {
+		if err := s.Choose(ctx, "pack", c); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if err := s.SetPrices(ctx, map[string]string{"sugar": "3.49 for 4 lb", "honey": ""}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetPrices(ctx, map[string]string{"gold": "1 a kg"}); err == nil {
+		t.Error("gold was priced")
+	}
+	if err := s.Close(); err != nil {
+		t.Fatal(err)
+	}
+	s, err := Open(ctx, path) // as after a restart
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer s.Close()
+	places, err := s.Places(ctx)
+	if err != nil || len(places) != 2 || places[0] != (Place{"Hütte", high}) || places[1] != (Place{"sallow", high}) {
+		t.Errorf("%+v, %v", places, err)
+	}
+	if c, err := s.Choices(ctx); err != nil || len(c) != 1 || c["pack"] != "hot" {
+		t.Errorf("%v, %v", c, err)
+	}
+	if p, err := s.Prices(ctx); err != nil || len(p) != 1 || p["sugar"] != "3.49 for 4 lb" {
+		t.Errorf("%v, %v", p, err)
 	}
 }

@@ -1,18 +1,29 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { answered, api } from '@/api/client'
 
 // Each station is loaded when it is opened.
 const batch = () => import('@/stations/batch/BatchStation.vue')
 const kitchen = () => import('@/stations/kitchen/KitchenStation.vue')
 const sources = () => import('@/stations/kitchen/SourcesPage.vue')
+const schools = () => import('@/stations/kitchen/SchoolsPage.vue')
+const welcome = () => import('@/stations/kitchen/WelcomePage.vue')
 const tables = () => import('@/stations/kitchen/TablesPage.vue')
+
+/** A kitchen that does not know its altitude yet starts with that, all others with a batch. */
+async function start() {
+  const kitchen = await answered(api.GET('/api/kitchen')).catch(() => undefined)
+  return { name: kitchen && !kitchen.altitude ? 'welcome' : 'batch' }
+}
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: '/batch' },
+    { path: '/', component: batch, beforeEnter: start },
     { path: '/batch/:id?', name: 'batch', component: batch, meta: { title: 'Batch' } },
     { path: '/kitchen', name: 'kitchen', component: kitchen, meta: { title: 'Kitchen' } },
     { path: '/kitchen/sources', name: 'sources', component: sources, meta: { title: 'Own sources' } },
+    { path: '/kitchen/schools', name: 'schools', component: schools, meta: { title: 'Where cooks differ' } },
+    { path: '/kitchen/welcome', name: 'welcome', component: welcome, meta: { title: 'Welcome' } },
     { path: '/kitchen/tables', name: 'tables', component: tables, meta: { title: 'Tested times' } },
     { path: '/:rest(.*)*', redirect: '/batch' },
   ],

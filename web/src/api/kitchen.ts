@@ -8,12 +8,13 @@ export function useKitchen() {
 export function useSetKitchen() {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: (k: Pick<Kitchen, 'name' | 'altitude' | 'units' | 'version'>) =>
+    mutationFn: (k: Pick<Kitchen, 'name' | 'altitude' | 'units' | 'jars' | 'version'>) =>
       answered(api.PUT('/api/kitchen', { body: k as Kitchen })),
     onSuccess: (k) => {
       queries.setQueryData(['kitchen'], k)
       void queries.invalidateQueries({ queryKey: ['plan'] })
       void queries.invalidateQueries({ queryKey: ['batches'] })
+      void queries.invalidateQueries({ queryKey: ['first'] })
     },
   })
 }

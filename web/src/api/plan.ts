@@ -11,15 +11,21 @@ export function useCatalogue() {
   })
 }
 
+/** The sentence that a new batch starts from, by the kitchen's schools and jars. */
+export function useFirst() {
+  return useQuery({ queryKey: ['first'], queryFn: () => answered(api.GET('/api/first')) })
+}
+
 /**
  * The plan for a sentence. The last plan stays in sight while the next is on its way, and goes as soon as
  * the sentence is not understood: a time never stands under a sentence that it was not made for.
  */
-export function usePlan(request: Ref<Request>) {
+export function usePlan(request: Ref<Request>, begun: Ref<boolean>) {
   return useQuery<Plan, Problem>({
     queryKey: ['plan', request],
     queryFn: ({ signal }) => answered(api.POST('/api/plan', { body: request.value, signal })),
     placeholderData: (last) => last,
+    enabled: begun,
     retry: false,
     gcTime: 60_000,
   })

@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+    "/api/altitude": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What an altitude means, as typed */
+        get: operations["altitude"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/altitude/boiling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The altitude from a thermometer in boiling water: the highest that weather leaves open */
+        get: operations["altitude-by-boiling"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches": {
         parameters: {
             query?: never;
@@ -75,6 +109,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sentence that a new batch starts from, by the kitchen's schools and jars */
+        get: operations["first"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -93,6 +144,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/liquids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every liquid of a batch side by side: strength, cut-out, sugar, cost */
+        post: operations["liquids"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Places by a part of their name, the cook's own first */
+        get: operations["find-places"];
+        put?: never;
+        /** Keep places of the cook's own from a CSV with the columns name and altitude; anything wrong refuses it whole */
+        post: operations["import-places"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -104,6 +190,24 @@ export interface paths {
         put?: never;
         /** The plan of a batch, without keeping it */
         post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What sweeteners and juice cost, as typed */
+        get: operations["prices"];
+        /** Say what sweeteners and juice cost */
+        put: operations["set-prices"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -130,6 +234,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What cooks differ on, with the reasons, and which school this kitchen follows */
+        get: operations["schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Follow a school; a refused one cannot be followed */
+        put: operations["choose-school"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sources": {
         parameters: {
             query?: never;
@@ -142,6 +280,40 @@ export interface paths {
         put?: never;
         /** Keep an own recipe with the published source it is from */
         post: operations["add-source"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All own sources as a file, to be kept or given on */
+        get: operations["export-sources"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take own sources over from a file; one that is here already by its id is changed to it; anything wrong refuses the file whole */
+        post: operations["import-sources"];
         delete?: never;
         options?: never;
         head?: never;
@@ -219,6 +391,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/syrup/adjust": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What turns a syrup at hand into the strength wanted */
+        post: operations["adjust-syrup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables": {
         parameters: {
             query?: never;
@@ -285,6 +474,37 @@ export interface components {
             perJar: components["schemas"]["AmountBody"];
             what: string;
         };
+        AdjustBody: {
+            /** @description temperature of the prism; 20 °C where left out */
+            at?: string;
+            brown?: string;
+            corn?: string;
+            /** @description as typed: 1.3 l */
+            have?: string;
+            honey?: string;
+            /** @description how much is needed in all */
+            need?: string;
+            /** @description °Brix on the refractometer */
+            reading?: string;
+            sugar?: string;
+            /** @description °Brix wanted */
+            want: string;
+            /** @description put in, where it was not read: 4 cups */
+            water?: string;
+        };
+        AdjustedBody: {
+            /** @description what to make or keep beside it; empty where nothing */
+            beside: string;
+            /** @description what to do with it */
+            do: string;
+            /** @description what to make beside it, where it does not reach */
+            fresh: components["schemas"]["MeasureBody"][];
+            gives: string;
+            /** @description what the syrup at hand is */
+            is: string;
+            /** @description what to stir in */
+            stir: components["schemas"]["MeasureBody"][];
+        };
         AlternativeBody: {
             form?: string;
             jar: string;
@@ -343,7 +563,22 @@ export interface components {
             /** @enum {string} */
             status: "tested" | "own-source" | "refused" | "incomplete";
         };
+        BoilingOutputBody: {
+            /** @description to be set as it stands */
+            altitude: string;
+            /** @description the column of the table, in words */
+            band: string;
+            boilsAt: string;
+            /** @description the altitude to set where the figure is rough: the lowest of the next column; empty where it is not near */
+            cautious: string;
+            /** @description that the next column is near, in words; empty where it is not */
+            near: string;
+            /** @description what the reading means */
+            text: string;
+        };
         CannerBody: {
+            /** @description what to do when the time is up */
+            after: string;
             /** Format: int64 */
             capacity: number;
             /** Format: double */
@@ -357,6 +592,8 @@ export interface components {
         };
         CatalogueBody: {
             acids: components["schemas"]["Choice"][];
+            /** @description ways to drink juice; the id is the parts of water to one of juice */
+            dilutions: components["schemas"]["Choice"][];
             extras: components["schemas"]["Choice"][];
             fruits: components["schemas"]["Choice"][];
             jarStates: components["schemas"]["Choice"][];
@@ -406,6 +643,31 @@ export interface components {
             /** @description false: choosing it is answered with a refusal */
             tested: boolean;
         };
+        ChoiceOfLiquid: {
+            /** @description a usual figure, not made or measured */
+            about: boolean;
+            /**
+             * Format: double
+             * @description of what goes into the jar; null where nobody measured it
+             */
+            brix: number | null;
+            chosen: boolean;
+            /** @description for the batch; empty where a price is missing */
+            cost: string;
+            /**
+             * Format: double
+             * @description of the jar after about two weeks; null where it cannot be told
+             */
+            cutOut: number | null;
+            /** @description to be put into the request */
+            liquid: components["schemas"]["LiquidBody"];
+            name: string;
+            /** @description sugar added to half a cup of what is in the jar */
+            serving: string;
+        };
+        "Choose-schoolRequest": {
+            choice: string;
+        };
         CodeText: {
             code: string;
             text: string;
@@ -451,9 +713,36 @@ export interface components {
              */
             type: string;
         };
+        FoundAltitude: {
+            /** @description to be set as it stands */
+            altitude: string;
+            /** @description the column of the table, in words */
+            band: string;
+            boilsAt: string;
+            /** @description the altitude to set where the figure is rough: the lowest of the next column; empty where it is not near */
+            cautious: string;
+            /** @description that the next column is near, in words; empty where it is not */
+            near: string;
+        };
         FruitBody: {
             range: string;
             text: string;
+        };
+        "Import-placesRequest": {
+            csv: string;
+        };
+        "Import-sourcesRequest": {
+            /** @description the text of the file */
+            file: string;
+        };
+        ImportedBody: {
+            /** Format: int64 */
+            added: number;
+            /** Format: int64 */
+            changed: number;
+            /** Format: int64 */
+            same: number;
+            sources: components["schemas"]["SourceBodyFull"][];
         };
         JarBody: {
             /** Format: double */
@@ -503,7 +792,13 @@ export interface components {
             readonly altitudeBand?: string;
             /** @description where water boils there */
             readonly boilsAt?: string;
+            /** @description the altitude to set where the figure is rough */
+            readonly cautious?: string;
+            /** @description the ids of the jars it has; empty: all of its units. Left out of a change: as they are */
+            jars?: string[] | null;
             name: string;
+            /** @description that the next band is near, in words; empty where it is not */
+            readonly near?: string;
             /** @enum {string} */
             units: "us" | "metric";
             /** Format: int64 */
@@ -512,12 +807,23 @@ export interface components {
         LiquidBody: {
             /** Format: double */
             brix?: number;
-            /** @description syrup, brix, ratio, water, apple-juice, white-grape-juice, own-juice; the product's usual one where left out */
+            /** @description cores or peelings are simmered in it */
+            cores?: boolean;
+            /**
+             * Format: double
+             * @description cups of sugar to a gallon of water
+             */
+            gallonCups?: number;
+            /** @description as typed: how much own juice there is; as much as is needed where left out */
+            have?: string;
+            /** @description syrup, brix, ratio, gallon, in-jar, water, apple-juice, white-grape-juice, own-juice; of sauces unsweetened or per-quart; the product's usual one where left out */
             kind?: string;
             strength?: string;
+            /** @description as typed, in each jar or quart: 1/4 cup, 50 g */
+            sugar?: string;
             /** Format: double */
             sugarParts?: number;
-            /** @description sugar, honey-half, honey */
+            /** @description sugar, honey-half, honey, corn-half, no-sugar */
             sweetener?: string;
             /** Format: double */
             waterParts?: number;
@@ -525,6 +831,24 @@ export interface components {
         LiquidChoice: {
             liquid: components["schemas"]["LiquidBody"];
             name: string;
+        };
+        LiquidsBody: {
+            /** @description weakest first; none where the product brings its own liquid */
+            choices: components["schemas"]["ChoiceOfLiquid"][];
+            /**
+             * Format: double
+             * @description of the fruit by itself; null where there is no figure
+             */
+            fruitBrix: number | null;
+            jars: string;
+        };
+        LiquidsRequest: {
+            /**
+             * Format: double
+             * @description read of the fruit; the usual figure where left out
+             */
+            fruitBrix?: number;
+            request: components["schemas"]["RequestBody"];
         };
         LoadBody: {
             /** Format: int64 */
@@ -556,6 +880,28 @@ export interface components {
         PartInputBody: {
             part: string;
         };
+        PlaceBody: {
+            /** @description to be set as it stands */
+            altitude: string;
+            /** @description the column of the table, in words */
+            band: string;
+            boilsAt: string;
+            /** @description the altitude to set where the figure is rough: the lowest of the next column; empty where it is not near */
+            cautious: string;
+            name: string;
+            /** @description that the next column is near, in words; empty where it is not */
+            near: string;
+            /** @description the cook's own entry */
+            own: boolean;
+        };
+        PlacesOutputBody: {
+            /**
+             * Format: int64
+             * @description how many places of the cook's own there are
+             */
+            own: number;
+            places: components["schemas"]["PlaceBody"][];
+        };
         PlanBody: {
             alternatives: components["schemas"]["OfferBody"][];
             /** @description in words; empty where not known */
@@ -576,7 +922,7 @@ export interface components {
             prepare: string[];
             productName: string;
             reasons: components["schemas"]["CodeText"][];
-            /** @description of the four fillings */
+            /** @description what goes into the pot of fillings, sauces, butters, juices and spreads, with what there is to know */
             recipe: components["schemas"]["RecipeBody"];
             /** @description the request with what was left out filled in */
             request: components["schemas"]["RequestBody"];
@@ -593,21 +939,41 @@ export interface components {
              * @description null for water and juices
              */
             brix: number | null;
+            /** @description how sweet the jar comes out; empty where it cannot be told */
+            cutOut: string;
+            /** @description what will be over, and how to keep or use it */
+            left: string;
             /** @description what to measure out; none for water and juices */
             measures: components["schemas"]["MeasureBody"][];
             name: string;
             /** @description the named strength near to it */
             nearest: string;
+            notes: string[];
             perJar: string;
             /** @description the printed cup measure of this very load, or empty */
             published: string;
             spare: string;
             total: string;
         };
+        PricesBody: {
+            /** @description light corn syrup */
+            corn?: string;
+            honey?: string;
+            /** @description bought juice, by volume */
+            juice?: string;
+            /** @description as typed: 3.49 for 4 lb */
+            sugar?: string;
+        };
         ProductChoice: {
+            /** @description the fruits it may be blended with; none where it takes none */
+            blends: components["schemas"]["Choice"][];
+            /** @description its cores or peelings give a syrup flavour */
+            cores: boolean;
             forms: components["schemas"]["Choice"][];
             group: string;
             id: string;
+            /** @description it is drunk, and may be diluted in the glass */
+            juice: boolean;
             /** @description the kind its rows were tested with; empty where there is no single one */
             kind: string;
             kinds: components["schemas"]["Choice"][];
@@ -627,11 +993,20 @@ export interface components {
             /** Format: double */
             waterCups: number;
         };
+        QuestionBody: {
+            ask: string;
+            chosen: string;
+            id: string;
+            schools: components["schemas"]["SchoolBody"][];
+        };
         RecipeBody: {
             /** @description the ingredient that may never be reduced */
             acid: string;
             asPrinted: boolean;
             ingredients: components["schemas"]["MeasureBody"][];
+            notes: string[];
+            /** @description from a published recipe */
+            scaled: boolean;
             title: string;
         };
         RefusedBody: {
@@ -658,6 +1033,13 @@ export interface components {
             altitude?: string;
             /** @description as typed: 12 lb, half a bushel, 7 jars */
             amount: string;
+            /** @description the other fruits of a sauce or puree, joined by commas */
+            blend?: string;
+            /**
+             * Format: double
+             * @description of juice: parts of water to one of juice, in the glass
+             */
+            dilute?: number;
             /** @description what else goes into the jar, joined by commas */
             extras?: string;
             form?: string;
@@ -674,6 +1056,13 @@ export interface components {
             /** @description the id of an own source, which then says product, kind, form and pack */
             source?: string;
             thickener?: string;
+        };
+        SchoolBody: {
+            id: string;
+            name: string;
+            reason: string;
+            /** @description cannot be chosen; the reason says why */
+            refused: boolean;
         };
         SourceBody: {
             /** Format: int64 */
@@ -701,6 +1090,8 @@ export interface components {
             minutes: number;
             /** @description of the recipe, as it stands in the sentence */
             name: string;
+            /** @description it puts in acid, which may not be left out */
+            needsAcid: boolean;
             pack: string;
             page: string;
             /** @description an id of the catalogue; empty for something else */
@@ -886,6 +1277,87 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    altitude: {
+        parameters: {
+            query?: {
+                typed?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundAltitude"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "altitude-by-boiling": {
+        parameters: {
+            query?: {
+                /** @description as typed: 205.4 °F */
+                at?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoilingOutputBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "list-batches": {
         parameters: {
             query?: never;
@@ -1193,6 +1665,46 @@ export interface operations {
             };
         };
     };
+    first: {
+        parameters: {
+            query?: {
+                product?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RequestBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-kitchen": {
         parameters: {
             query?: never;
@@ -1273,6 +1785,121 @@ export interface operations {
             };
         };
     };
+    liquids: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiquidsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiquidsBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "find-places": {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "import-places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Import-placesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesOutputBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     plan: {
         parameters: {
             query?: never;
@@ -1293,6 +1920,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    prices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PricesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesBody"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -1372,6 +2070,79 @@ export interface operations {
             };
         };
     };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionBody"][] | null;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "choose-school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Choose-schoolRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionBody"][] | null;
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "list-sources": {
         parameters: {
             query?: never;
@@ -1421,6 +2192,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SourceBodyFull"][] | null;
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "export-sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "import-sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Import-sourcesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportedBody"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -1638,6 +2481,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SyrupBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "adjust-syrup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdjustBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdjustedBody"];
                 };
             };
             /** @description Unprocessable Entity */

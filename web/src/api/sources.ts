@@ -35,3 +35,15 @@ export function useSourceChanges() {
   })
   return { keep, retire }
 }
+
+/** Takes own sources over from the text of a file. */
+export function useImportSources() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (file: string) => answered(api.POST('/api/sources/import', { body: { file } })),
+    onSuccess: (done) => {
+      queries.setQueryData(['sources'], done.sources)
+      void queries.invalidateQueries({ queryKey: ['plan'] })
+    },
+  })
+}

@@ -8,6 +8,7 @@ const props = defineProps<{
   wrong?: boolean
   field?: string
   decimal?: boolean
+  unsaid?: string
 }>()
 const emit = defineEmits<{ 'update:modelValue': [text: string]; typing: [] }>()
 
@@ -41,7 +42,8 @@ function typed() {
     autocomplete="off"
     spellcheck="false"
     maxlength="200"
-    :size="Math.max(text.length, 3)"
+    :placeholder="unsaid"
+    :size="Math.max(text.length, unsaid?.length ?? 0, 3)"
     :aria-label="label"
     :aria-invalid="wrong"
     :data-field="field"

@@ -11,6 +11,7 @@ const props = defineProps<{
   modelValue: string
   none: string
   field?: string
+  note?: string
 }>()
 defineEmits<{ 'update:modelValue': [ids: string] }>()
 
@@ -47,7 +48,7 @@ const shown = computed(
             :active="active"
             :selected="selected"
             :refused="o.tested === false"
-            note="on opening"
+            :note="note ?? 'on opening'"
           >
             {{ o.name }}
           </SentenceOption>

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useBatches } from '@/api/batches'
 import type { Plan } from '@/api/client'
 import { useKitchen } from '@/api/kitchen'
-import { useCatalogue, usePlan } from '@/api/plan'
+import { useCatalogue, useFirst, usePlan } from '@/api/plan'
 import { useSources } from '@/api/sources'
 import { tint as tintOf } from '@/drawings/tints'
 import AmountPlate from './AmountPlate.vue'
@@ -32,8 +32,9 @@ const { data: batches } = useBatches()
 const { data: sources } = useSources()
 
 const shown = ref<Plan>()
-const sentence = useSentence(catalogue, shown)
-const asked = usePlan(toRef(sentence, 'request'))
+const { data: first } = useFirst()
+const sentence = useSentence(catalogue, shown, first)
+const asked = usePlan(toRef(sentence, 'request'), toRef(sentence, 'begun'))
 // A plan is shown only while the sentence is understood.
 watch([asked.data, asked.isError], () => (shown.value = asked.isError.value ? undefined : asked.data.value), {
   immediate: true,
@@ -64,47 +65,52 @@ const print = () => window.print()
 <template>
   <div class="station no-print">
     <h1 class="sr">Batch</h1>
-    <div class="work">
-      <SentencePlate
-        v-if="catalogue"
-        :sentence="sentence"
-        :catalogue="catalogue"
-        :kitchen="kitchen"
-        :problems="problems"
-        :sources="sources ?? []"
+    <SentencePlate
+      v-if="catalogue"
+      :sentence="sentence"
+      :catalogue="catalogue"
+      :kitchen="kitchen"
+      :problems="problems"
+      :sources="sources ?? []"
+    />
+    <div v-if="plan" class="answers" :class="{ waiting }" :aria-busy="waiting" data-plan>
+      <RefusalPlate
+        v-if="plan.status === 'refused'"
+        class="most"
+        :plan="plan"
+        @choose="sentence.put($event)"
       />
-      <div v-if="plan" class="answers" :class="{ waiting }" :aria-busy="waiting" data-plan>
-        <RefusalPlate
-          v-if="plan.status === 'refused'"
-          class="wide"
-          :plan="plan"
-          @choose="sentence.put($event)"
-        />
-        <template v-else>
-          <div class="stack">
-            <AskPlate v-if="plan.status === 'incomplete'" :plan="plan" />
-            <TimePlate v-else :plan="plan" :tint="tint" />
-            <ListPlate title="In each jar" :lines="plan.inEachJar" />
-            <NotePlate v-model="note" />
-          </div>
-          <div class="stack">
-            <AmountPlate :plan="plan" />
-            <LiquidPlate v-if="plan.liquid" :plan="plan" :liquid="plan.liquid" />
-            <RecipePlate v-if="plan.recipe" :plan="plan" :recipe="plan.recipe" />
-            <CautionsPlate :cautions="plan.cautions" />
-          </div>
-          <div class="stack">
-            <LoadsPlate :plan="plan" :tint="tint" />
-            <ListPlate title="Prepare" ordered :lines="plan.prepare" />
-          </div>
-        </template>
-        <NotePlate v-if="plan.status === 'refused'" v-model="note" class="wide" />
+      <template v-else>
+        <div class="stack">
+          <AskPlate v-if="plan.status === 'incomplete'" :plan="plan" />
+          <TimePlate v-else :plan="plan" :tint="tint" />
+          <ListPlate title="In each jar" :lines="plan.inEachJar" />
+        </div>
+        <div class="stack">
+          <AmountPlate :plan="plan" />
+          <LiquidPlate
+            v-if="plan.liquid"
+            :plan="plan"
+            :liquid="plan.liquid"
+            :sentence="sentence"
+            :tint="tint"
+          />
+          <RecipePlate v-if="plan.recipe" :plan="plan" :recipe="plan.recipe" />
+        </div>
+        <div class="stack">
+          <LoadsPlate :plan="plan" :tint="tint" />
+        </div>
+      </template>
+      <div class="stack">
+        <CautionsPlate :cautions="plan.cautions" />
+        <ListPlate title="Prepare" ordered :lines="plan.prepare" />
+        <NotePlate v-model="note" />
       </div>
     </div>
-    <SavedList class="side" :batches="batches ?? []" :open="id" @fresh="fresh" />
   </div>
 
   <footer class="actions no-print">
+    <SavedList :batches="batches ?? []" :open="id" @fresh="fresh" />
     <p class="said" role="status">
       <span v-if="failed" class="failed">{{ failed }}</span>
       <span v-else>{{ said }}</span>

@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Plan, Schemas } from '@/api/client'
+import LiquidBench from './LiquidBench.vue'
 import WhyKey from './WhyKey.vue'
+import type { Sentence } from './sentence'
 
-defineProps<{ liquid: Schemas['PourBody']; plan: Plan }>()
+defineProps<{ liquid: Schemas['PourBody']; plan: Plan; sentence: Sentence; tint: string }>()
+const bench = ref(false)
 </script>
 
 <template>
@@ -24,7 +28,15 @@ defineProps<{ liquid: Schemas['PourBody']; plan: Plan }>()
     <p class="small">
       {{ liquid.total }} in all, {{ liquid.perJar }} a jar<span class="quiet">; {{ liquid.spare }}</span>
     </p>
+    <p v-for="n in liquid.notes" :key="n" class="small">{{ n }}</p>
+    <p v-if="liquid.cutOut" class="small" data-cutout>{{ liquid.cutOut }}.</p>
     <p v-if="liquid.published" class="small quiet">{{ liquid.published }}</p>
+    <button type="button" class="key" data-open-bench @click="bench = true">All liquids side by side</button>
+    <details v-if="liquid.left" class="small">
+      <summary>What is left over</summary>
+      {{ liquid.left }}
+    </details>
+    <LiquidBench v-if="bench" :sentence="sentence" :tint="tint" @close="bench = false" />
   </section>
 </template>
 
@@ -36,6 +48,7 @@ h2::first-letter {
   font-family: var(--font-text);
   font-size: 0.95rem;
   margin-left: 6px;
+  white-space: nowrap;
 }
 dl {
   margin: 2px 0 4px;
@@ -53,5 +66,19 @@ dd strong {
 .small {
   margin: 0 0 2px;
   line-height: 1.3;
+}
+summary {
+  min-height: 48px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  color: var(--color-rim-text);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.key {
+  width: 100%;
+  margin-top: 4px;
+  padding: 6px 8px;
 }
 </style>

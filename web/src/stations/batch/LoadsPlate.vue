@@ -29,6 +29,7 @@ defineProps<{ plan: Plan; tint: string }>()
         :index="i"
       />
     </div>
+    <p v-if="plan.time" class="small">{{ plan.canner.after }}</p>
   </section>
 </template>
 

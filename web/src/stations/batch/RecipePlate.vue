@@ -9,10 +9,10 @@ defineProps<{ recipe: Schemas['RecipeBody']; plan: Plan }>()
   <section class="plate" aria-label="Recipe">
     <WhyKey :plan="plan" about="recipe" />
     <h2>{{ recipe.title }}</h2>
-    <p class="quiet">
+    <p v-if="recipe.scaled" class="quiet">
       {{ recipe.asPrinted ? 'As printed in the guide' : 'Scaled from the printed recipe' }}
     </p>
-    <dl>
+    <dl v-if="recipe.ingredients.length">
       <template v-for="m in recipe.ingredients" :key="m.name">
         <dt>{{ m.name }}</dt>
         <dd>
@@ -21,6 +21,7 @@ defineProps<{ recipe: Schemas['RecipeBody']; plan: Plan }>()
         </dd>
       </template>
     </dl>
+    <p v-for="n in recipe.notes" :key="n" class="note" data-recipe-note>{{ n }}</p>
   </section>
 </template>
 
@@ -39,6 +40,10 @@ dl {
 dd {
   margin: 0;
   text-align: right;
+}
+.note {
+  margin: 6px 0 0;
+  line-height: 1.33;
 }
 .never {
   display: block;

@@ -1,61 +1,85 @@
 <script setup lang="ts">
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { HandRaisedIcon, QuestionMarkCircleIcon } from '@heroicons/vue/20/solid'
+import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { BatchLine } from '@/api/client'
 import { tint } from '@/drawings/tints'
 
+/** The key to the saved batches, and their list over the page. */
 defineProps<{ batches: BatchLine[]; open?: string }>()
-defineEmits<{ fresh: [] }>()
+const emit = defineEmits<{ fresh: [] }>()
+const shown = ref(false)
+
+function fresh() {
+  shown.value = false
+  emit('fresh')
+}
 </script>
 
 <template>
-  <aside class="plate saved" aria-label="Saved batches">
-    <div class="top">
-      <h2>Saved</h2>
-      <button v-if="open" type="button" class="key new" @click="$emit('fresh')">New</button>
-    </div>
-    <p v-if="!batches.length" class="quiet">Nothing is saved yet. Batches you save stand here.</p>
-    <ul>
-      <li v-for="b in batches" :key="b.id">
-        <RouterLink
-          :to="{ name: 'batch', params: { id: b.id } }"
-          class="line"
-          :class="{ here: b.id === open }"
-          :aria-current="b.id === open ? 'page' : undefined"
-          :data-batch="b.id"
-        >
-          <span class="dot" :style="{ background: tint(b.product, b.kind) }" />
-          <span class="text">
-            <span class="name">{{ b.headline }}</span>
-            <span class="sub quiet">
-              <template v-if="b.status === 'tested' || b.status === 'own-source'"
-                >{{ b.jars ? `${b.jars}, ` : '' }}{{ b.minutes }} min{{
-                  b.status === 'own-source' ? ', own source' : ''
-                }}</template
-              >
-              <template v-else-if="b.status === 'refused'"><HandRaisedIcon class="icon" />refused</template>
-              <template v-else><QuestionMarkCircleIcon class="icon" />to be completed</template>
+  <button type="button" class="key" data-saved @click="shown = true">
+    Saved <span class="count">{{ batches.length }}</span>
+  </button>
+  <button v-if="open" type="button" class="key" @click="fresh">New</button>
+  <Dialog v-if="shown" :open="shown" class="cover sheet" @close="shown = false">
+    <DialogPanel class="plate saved">
+      <div class="top">
+        <DialogTitle as="h2">Saved batches</DialogTitle>
+        <button type="button" class="key" @click="shown = false">Close</button>
+      </div>
+      <p v-if="!batches.length" class="quiet">Nothing is saved yet. Batches you save stand here.</p>
+      <ul>
+        <li v-for="b in batches" :key="b.id">
+          <RouterLink
+            :to="{ name: 'batch', params: { id: b.id } }"
+            class="line"
+            :class="{ here: b.id === open }"
+            :aria-current="b.id === open ? 'page' : undefined"
+            :data-batch="b.id"
+            @click="shown = false"
+          >
+            <span class="dot" :style="{ background: tint(b.product, b.kind) }" />
+            <span class="text">
+              <span class="name">{{ b.headline }}</span>
+              <span class="sub quiet">
+                <template v-if="b.status === 'tested' || b.status === 'own-source'"
+                  >{{ b.jars ? `${b.jars}, ` : '' }}{{ b.minutes }} min{{
+                    b.status === 'own-source' ? ', own source' : ''
+                  }}</template
+                >
+                <template v-else-if="b.status === 'refused'"><HandRaisedIcon class="icon" />refused</template>
+                <template v-else><QuestionMarkCircleIcon class="icon" />to be completed</template>
+              </span>
+              <span v-if="b.note" class="sub quiet note">{{ b.note }}</span>
             </span>
-          </span>
-        </RouterLink>
-      </li>
-    </ul>
-  </aside>
+          </RouterLink>
+        </li>
+      </ul>
+    </DialogPanel>
+  </Dialog>
 </template>
 
 <style scoped>
+.count {
+  font-weight: 400;
+  margin-left: 4px;
+}
 .saved {
-  padding: 10px 10px;
+  display: flex;
+  flex-direction: column;
+  width: min(460px, 100%);
+  max-height: calc(100dvh - 32px);
+  padding: 10px;
 }
 .top {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  padding: 0 8px;
-  min-height: 40px;
+  padding: 0 8px 6px;
 }
-.new {
-  padding: 0 16px;
+h2 {
+  margin: 0;
 }
 p {
   margin: 0;
@@ -63,8 +87,9 @@ p {
 }
 ul {
   margin: 0;
-  padding: 0;
+  padding: 2px;
   list-style: none;
+  overflow-y: auto;
 }
 .line {
   display: flex;
@@ -108,6 +133,12 @@ ul {
   gap: 4px;
   align-items: center;
   font-size: 0.92rem;
+}
+.note {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .icon {
   width: 18px;

@@ -5,7 +5,9 @@ import type { Catalogue, Kitchen } from '@/api/client'
 import type { OwnSource } from '@/api/sources'
 import SentenceField from '@/parts/SentenceField.vue'
 import SentenceListbox from '@/parts/SentenceListbox.vue'
+import SentenceManyBox from '@/parts/SentenceManyBox.vue'
 import ConditionsLine from './ConditionsLine.vue'
+import LiquidWords from './LiquidWords.vue'
 import ProductBox from './ProductBox.vue'
 import type { Sentence } from './sentence'
 
@@ -18,13 +20,22 @@ const props = defineProps<{
 }>()
 
 const s = computed(() => props.sentence)
+const own = (j: Catalogue['jars'][number]) => {
+  const jars = props.kitchen?.jars ?? []
+  return jars.length ? jars.includes(j.id) : j.system === props.kitchen?.units
+}
+/** The kitchen's own jars first, then the others. */
 const jars = computed(() =>
   [...props.catalogue.jars]
-    .sort((a, b) => Number(b.system === props.kitchen?.units) - Number(a.system === props.kitchen?.units))
+    .sort((a, b) => Number(own(b)) - Number(own(a)))
     .map((j) => ({ id: j.id, name: j.many })),
 )
-const sweet = computed(() => ['syrup', 'ratio', 'brix'].includes(s.value.liquid?.kind ?? ''))
-const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1)
+const needsAcid = computed(
+  () =>
+    s.value.product?.needsAcid ??
+    props.sources.find((o) => o.id === s.value.request.source)?.needsAcid ??
+    false,
+)
 </script>
 
 <template>
@@ -58,6 +69,18 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
         @source="(id, name) => s.putSource(id, name)"
         @update:model-value="s.putProduct($event)"
       />
+      <template v-if="s.product?.blends.length">
+        with
+        <SentenceManyBox
+          label="Blended with"
+          field="blend"
+          none="no other fruit"
+          note="refused"
+          :options="s.product.blends"
+          :model-value="s.request.blend ?? ''"
+          @update:model-value="s.put({ blend: $event })"
+        />
+      </template>
       <template v-if="s.product?.forms.length">
         {{ ' ' }}
         <SentenceListbox
@@ -90,61 +113,7 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
           @update:model-value="s.put({ thickener: $event })"
         />
       </template>
-      <template v-if="s.liquids.length">
-        in
-        <SentenceListbox
-          label="Liquid"
-          field="liquid"
-          :options="s.liquids"
-          :model-value="s.liquidID(s.liquid)"
-          @update:model-value="s.putLiquidID($event)"
-        />
-        <template v-if="s.liquid?.kind === 'ratio'">
-          of
-          <SentenceField
-            label="Parts of water"
-            field="waterParts"
-            decimal
-            :model-value="String(s.liquid.waterParts ?? '')"
-            :wrong="'liquid.waterParts' in problems"
-            @typing="s.typing = true"
-            @update:model-value="s.putLiquid({ waterParts: number($event) })"
-          />
-          to
-          <SentenceField
-            label="Parts of sugar"
-            field="sugarParts"
-            decimal
-            :model-value="String(s.liquid.sugarParts ?? 0)"
-            :wrong="'liquid.sugarParts' in problems"
-            @typing="s.typing = true"
-            @update:model-value="s.putLiquid({ sugarParts: number($event) })"
-          />
-        </template>
-        <template v-if="s.liquid?.kind === 'brix'">
-          of
-          <SentenceField
-            label="Degrees Brix"
-            field="brix"
-            decimal
-            :model-value="String(s.liquid.brix ?? 0)"
-            :wrong="'liquid.brix' in problems"
-            @typing="s.typing = true"
-            @update:model-value="s.putLiquid({ brix: number($event) })"
-          />
-          °Brix
-        </template>
-        <template v-if="sweet">
-          made with
-          <SentenceListbox
-            label="Sweetener"
-            field="sweetener"
-            :options="catalogue.sweeteners"
-            :model-value="s.liquid?.sweetener || 'sugar'"
-            @update:model-value="s.putLiquid({ sweetener: $event })"
-          />
-        </template>
-      </template>
+      {{ ' ' }}<LiquidWords :sentence="sentence" :catalogue="catalogue" :problems="problems" />
       <span class="comma">,</span> in
       <SentenceListbox
         label="Jar"
@@ -171,7 +140,7 @@ const number = (text: string) => (/^\d+(\.\d+)?$/.test(text) ? Number(text) : -1
         @update:model-value="s.put({ altitude: $event === kitchen?.altitude ? '' : $event })"
       />.
     </p>
-    <ConditionsLine :sentence="sentence" :catalogue="catalogue" />
+    <ConditionsLine :sentence="sentence" :catalogue="catalogue" :needs-acid="needsAcid" />
     <div v-if="Object.keys(problems).length" role="alert">
       <ul class="problems">
         <li v-for="(text, field) in problems" :key="field" :data-problem="field">

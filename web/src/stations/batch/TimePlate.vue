@@ -20,23 +20,12 @@ defineProps<{ plan: Plan; tint: string }>()
         }}
         <WhyKey :plan="plan" about="time" class="beside" />
       </p>
-      <ul>
-        <li v-if="plan.request.method === 'steam'">in steam, from when the vent blows pure steam</li>
-        <li v-else>in boiling water, from the hard boil</li>
-        <li>
-          at {{ plan.altitude }} <span class="quiet">({{ plan.time.band }})</span>
-        </li>
-        <li v-if="plan.time.water">{{ plan.time.water }} of water over the jars</li>
-        <li v-if="plan.time.sterileMinutes" class="must">
-          sterile jars: boil them empty {{ plan.time.sterileMinutes }} min first
-        </li>
-        <li v-if="plan.time.acid" class="must">{{ plan.time.acid }}</li>
-      </ul>
-      <p class="source">
-        <template v-if="plan.time.own">{{ plan.time.source }}</template>
-        <RouterLink v-else :to="{ name: 'tables', hash: `#${plan.request.product}` }">{{
-          plan.time.source
-        }}</RouterLink>
+      <p class="how">
+        {{
+          plan.request.method === 'steam'
+            ? 'in steam, from when the vent blows pure steam'
+            : 'in boiling water, from the hard boil'
+        }}
       </p>
     </div>
     <JarDrawing
@@ -46,14 +35,38 @@ defineProps<{ plan: Plan; tint: string }>()
       :headspace-cm="plan.time.headspaceCm"
       :headspace="plan.time.headspace"
     />
+    <ul>
+      <li>
+        at {{ plan.altitude }} <span class="quiet">({{ plan.time.band }})</span>
+      </li>
+      <li v-if="plan.time.water">{{ plan.time.water }} of water over the jars</li>
+      <li v-if="plan.time.sterileMinutes" class="must">
+        sterile jars: boil them empty {{ plan.time.sterileMinutes }} min first
+      </li>
+      <li v-if="plan.time.acid" class="must">{{ plan.time.acid }}</li>
+    </ul>
+    <p class="source">
+      <template v-if="plan.time.own">{{ plan.time.source }}</template>
+      <RouterLink v-else :to="{ name: 'tables', hash: `#${plan.request.product}` }">{{
+        plan.time.source
+      }}</RouterLink>
+    </p>
   </section>
 </template>
 
 <style scoped>
 .time {
-  display: flex;
-  justify-content: space-between;
-  gap: 8px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  column-gap: 8px;
+}
+ul,
+.source {
+  grid-column: 1 / -1;
+}
+.how {
+  margin: 0;
+  line-height: 1.3;
 }
 .words {
   min-width: 0;
@@ -66,7 +79,7 @@ defineProps<{ plan: Plan; tint: string }>()
   line-height: 1;
 }
 .figure strong {
-  font-size: 4.6rem;
+  font-size: 4.2rem;
   font-weight: 750;
 }
 .tested {
@@ -101,7 +114,7 @@ li {
   color: var(--color-wait);
 }
 .source {
-  margin: 8px 0 0;
+  margin: 4px 0 0;
   font-size: 0.88rem;
   line-height: 1.3;
 }

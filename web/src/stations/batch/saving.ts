@@ -14,6 +14,7 @@ export function useSaving(sentence: Sentence, id: Ref<string | undefined>) {
   const deleted = ref<string>()
   const kept = ref('')
   let version = 0
+  let justKept = ''
 
   const now = () => JSON.stringify([sentence.request, note.value])
   const changed = () => kept.value !== now()
@@ -28,17 +29,19 @@ export function useSaving(sentence: Sentence, id: Ref<string | undefined>) {
   }
 
   function take(request: Request, itsNote: string, itsVersion: number) {
-    sentence.put({ ...request, liquid: { ...request.liquid } })
+    sentence.put({ ...request, liquid: { ...request.liquid } }, true)
     note.value = itsNote
     version = itsVersion
     kept.value = now()
   }
 
-  const open = (which: string) =>
-    attempt(async () => {
+  const open = (which: string) => {
+    if (which === justKept) return (justKept = '') // it is what stands here
+    return attempt(async () => {
       const b = await getBatch(which)
       take(b.request, b.note, b.version)
     })
+  }
 
   const keep = () =>
     attempt(async () => {
@@ -46,6 +49,7 @@ export function useSaving(sentence: Sentence, id: Ref<string | undefined>) {
       version = b.version
       kept.value = now()
       said.value = id.value ? 'Changes saved.' : 'Saved.'
+      if (!id.value) justKept = b.id
       if (!id.value) await router.push({ name: 'batch', params: { id: b.id } })
     })
 
@@ -71,6 +75,7 @@ export function useSaving(sentence: Sentence, id: Ref<string | undefined>) {
 
   function fresh() {
     version = 0
+    sentence.restart()
     note.value = ''
     kept.value = ''
     said.value = failed.value = ''

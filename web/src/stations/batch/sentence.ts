@@ -1,40 +1,54 @@
-import { computed, reactive, ref, type Ref } from 'vue'
+import { computed, reactive, ref, toRaw, watch, type Ref } from 'vue'
 import type { Catalogue, Liquid, Plan, Product, Request } from '@/api/client'
 
-const first: Request = {
-  product: 'peaches',
-  kind: 'freestone',
-  form: 'halves',
-  pack: 'hot',
-  jar: 'quart',
-  method: 'boiling-water',
-  amount: '12 lb',
-  liquid: { kind: 'syrup', strength: 'light', sweetener: 'sugar' },
+/** Until the kitchen has said how a batch starts. */
+const unsaid: Request = { product: 'peaches', pack: 'hot', jar: 'quart', amount: '7 jars' }
+
+/** Liquids whose figures stand in the sentence after them. */
+const openNames: Record<string, string> = {
+  ratio: 'a syrup of parts',
+  gallon: 'a syrup by the gallon',
+  brix: 'a syrup of exact °Brix',
+  'in-jar': 'hot water over sugar,',
+  'per-quart': 'sugar,',
 }
 
 /** The sentence that a cook edits, and what it may say next. */
-export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Plan | undefined>) {
-  const request = ref<Request>(structuredClone(first))
+export function useSentence(
+  catalogue: Ref<Catalogue | undefined>,
+  plan: Ref<Plan | undefined>,
+  first: Ref<Request | undefined>,
+) {
+  const request = ref<Request>(unsaid)
+  const begun = ref(false)
   const typing = ref(false)
   const product = computed<Product | undefined>(() =>
     request.value.source ? undefined : catalogue.value?.products.find((p) => p.id === request.value.product),
   )
 
-  function put(change: Partial<Request>) {
+  /** Starts a new sentence, as the kitchen starts one. */
+  function restart() {
+    if (first.value) put(structuredClone(toRaw(first.value)), true)
+  }
+  watch(first, () => !begun.value && restart(), { immediate: true })
+
+  function put(change: Partial<Request>, whole = false) {
     typing.value = false
+    begun.value = true
+    if (whole) request.value = unsaid
     request.value = { ...request.value, ...change }
   }
 
   /** An own source says what it is and how it is packed. */
   function putSource(id: string, name: string) {
-    put({ source: id, product: name, kind: '', form: '', thickener: '', acid: '' })
+    put({ source: id, product: name, kind: '', blend: '', form: '', thickener: '', acid: '' })
   }
 
   /** A kind, form or thickener belongs to its product, so a new product starts with its own. */
   function putProduct(id: string) {
     const next = catalogue.value?.products.find((p) => p.id === id)
     const kept = next?.kinds.some((k) => k.id === request.value.kind) ? request.value.kind : next?.kind
-    put({ source: '', product: id, kind: kept ?? '', form: '', thickener: '', acid: '' })
+    put({ source: '', product: id, kind: kept ?? '', blend: '', form: '', thickener: '', acid: '' })
   }
 
   function putLiquid(change: Partial<Liquid>) {
@@ -47,12 +61,7 @@ export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Pla
     () =>
       product.value?.liquids.map(({ name, liquid }) => ({
         id: liquidID(liquid),
-        name:
-          liquid.kind === 'ratio'
-            ? 'a syrup of water and sugar parts'
-            : liquid.kind === 'brix'
-              ? 'a syrup of exact °Brix'
-              : name,
+        name: openNames[liquid.kind ?? ''] ?? name,
         liquid,
       })) ?? [],
   )
@@ -72,6 +81,8 @@ export function useSentence(catalogue: Ref<Catalogue | undefined>, plan: Ref<Pla
 
   return reactive({
     request,
+    begun,
+    restart,
     typing,
     product,
     filled,

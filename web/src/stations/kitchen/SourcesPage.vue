@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useCatalogue } from '@/api/plan'
 import { useSourceChanges, useSources, type OwnSource } from '@/api/sources'
+import SourceFiles from './SourceFiles.vue'
 import SourceForm from './SourceForm.vue'
 
 const { data: sources } = useSources()
@@ -26,24 +27,27 @@ function kept(name: string) {
     </p>
     <p role="status" class="said">{{ said }}</p>
     <div class="columns">
-      <section class="plate" aria-label="Your sources">
-        <h2>Yours</h2>
-        <p v-if="!sources.length" class="quiet">None yet.</p>
-        <ul>
-          <li v-for="s in sources" :key="s.id" :data-source="s.id" :class="{ retired: s.retired }">
-            <div>
-              <strong>{{ s.name }}</strong>, {{ s.pack }}, up to the {{ s.largest }}: {{ s.minutes }} min at
-              sea level
-              <span class="quiet">{{ s.cite }}</span>
-              <span v-if="s.retired" class="quiet">Retired: no longer offered.</span>
-            </div>
-            <button type="button" class="key" @click="editing = s">Change</button>
-            <button type="button" class="key" @click="retire.mutate({ id: s.id, retired: !s.retired })">
-              {{ s.retired ? 'Bring back' : 'Retire' }}
-            </button>
-          </li>
-        </ul>
-      </section>
+      <div class="stack">
+        <section class="plate" aria-label="Your sources">
+          <h2>Yours</h2>
+          <p v-if="!sources.length" class="quiet">None yet.</p>
+          <ul>
+            <li v-for="s in sources" :key="s.id" :data-source="s.id" :class="{ retired: s.retired }">
+              <div>
+                <strong>{{ s.name }}</strong>, {{ s.pack }}, up to the {{ s.largest }}: {{ s.minutes }} min at
+                sea level
+                <span class="quiet">{{ s.cite }}</span>
+                <span v-if="s.retired" class="quiet">Retired: no longer offered.</span>
+              </div>
+              <button type="button" class="key" @click="editing = s">Change</button>
+              <button type="button" class="key" @click="retire.mutate({ id: s.id, retired: !s.retired })">
+                {{ s.retired ? 'Bring back' : 'Retire' }}
+              </button>
+            </li>
+          </ul>
+        </section>
+        <SourceFiles :any="sources.length > 0" />
+      </div>
       <SourceForm
         :key="editing?.id ?? 'new'"
         :source="editing"
@@ -79,6 +83,10 @@ h1 {
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
   gap: 14px;
   align-items: start;
+}
+.stack {
+  display: grid;
+  gap: 14px;
 }
 ul {
   margin: 0;
