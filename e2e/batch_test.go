@@ -56,7 +56,7 @@ func TestSentence(t *testing.T) {
 	p.says(timeShown, "25")
 
 	p.product("apples", "applesauce")
-	p.until(`!document.querySelector('[data-field="liquid"]') && !document.querySelector('[data-field="form"]')`)
+	p.until(`document.querySelector('[data-field="liquid"]').innerText === 'no sugar' && !document.querySelector('[data-field="form"]')`)
 	p.onlyOwnFiles()
 }
 
@@ -80,6 +80,7 @@ func TestRefusalAndWayOut(t *testing.T) {
 	p.says(`button[data-field="method"]`, "boiling water")
 
 	// What is in the jar counts, and so do the jars; both are put right by one button.
+	p.do(chromedp.Click(chromedp.CSS(`[data-conditions]`)))
 	p.choose("extras", "butter")
 	p.do(chromedp.KeyEvent(kb.Escape))
 	p.until(refused)
@@ -127,13 +128,17 @@ func TestSaveReloadDeleteUndo(t *testing.T) {
 	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
 	p.until(`/\/batch\/[a-z0-9]{8,}/.test(location.pathname)`)
 	p.says(`[data-save]`, "Save changes")
+	p.until(`document.querySelector('[role="status"]').innerText.includes('Saved.')`)
 	id := strings.TrimPrefix(p.read(`location.pathname`), "/batch/")
 
 	p.do(chromedp.Reload())
 	p.says(timeShown, "20")
 	p.until(`document.querySelector('[data-field="amount"]').value === '9 lb' && document.querySelector('[data-field="note"]').value.startsWith('for the “pass” <b>hut</b>')`)
 	line := fmt.Sprintf(`[data-batch=%q]`, id)
+	p.saved()
 	p.until(fmt.Sprintf(`document.querySelector('%s').innerText.includes('hubarb')`, line))
+	p.do(chromedp.KeyEvent(kb.Escape))
+	p.until(`!document.querySelector('[role="dialog"]')`)
 
 	p.write("amount", "12 lb")
 	p.settled()
@@ -141,9 +146,12 @@ func TestSaveReloadDeleteUndo(t *testing.T) {
 	p.until(`document.querySelector('[role="status"]').innerText.includes('Changes saved')`)
 
 	p.do(chromedp.Click(chromedp.CSS(`[aria-label="Delete this batch"]`)))
+	p.until(`document.querySelector('[role="status"]').innerText.includes('Deleted')`)
+	p.saved()
 	p.until(fmt.Sprintf(`!document.querySelector('%s')`, line))
+	p.do(chromedp.KeyEvent(kb.Escape))
 	p.do(chromedp.Click(chromedp.CSS(`[role="status"] button`)))
-	p.until(fmt.Sprintf(`!!document.querySelector('%s') && location.pathname.endsWith(%q)`, line, id))
+	p.until(fmt.Sprintf(`location.pathname.endsWith(%q)`, id))
 	p.until(`document.querySelector('[data-field="amount"]').value === '12 lb'`)
 }
 

@@ -13,26 +13,44 @@ import (
 	"github.com/chromedp/chromedp"
 )
 
-// TestFreshKitchen starts without any data: no time until the altitude is given.
+// TestFreshKitchen starts without any data: three things first, and no time until
+// the altitude is given.
 func TestFreshKitchen(t *testing.T) {
 	program, err := Start(context.Background(), "serve", "--data", t.TempDir())
 	if err != nil {
 		t.Fatal(err)
 	}
 	p := openAt(t, program.Address, desktopWide, desktopHigh)
+	p.until(`!!document.querySelector('[data-welcome]') && document.querySelector('[data-save]').disabled`)
+	p.accessible("welcome")
+	p.do(chromedp.Click(chromedp.CSS(`[data-later]`)))
 	p.until(`!!document.querySelector('[data-missing="altitude"]') && !document.querySelector('[data-time]')`)
 	p.says(jarsShown, "5 quarts")
-	p.do(chromedp.Click(chromedp.CSS(`[data-missing="altitude"] a`)))
-	p.until(`!!document.querySelector('[data-field="kitchen-altitude"]')`)
+	p.do(chromedp.Navigate(program.Address))
 	p.write("kitchen-altitude", "1061")
 	p.until(`document.querySelector('[role="alert"]')?.innerText.includes('needs its unit') && document.querySelector('[data-field="kitchen-altitude"]').value === '1061'`)
-	p.write("kitchen-altitude", "1 061 m")
-	p.until(`document.querySelector('[data-band]')?.innerText.includes('3,001 to 6,000 ft') && document.querySelector('[data-field="kitchen-altitude"]').value === '1,061 m'`)
-	p.do(chromedp.Click(chromedp.CSS(`input[value="metric"]`)), chromedp.Click(chromedp.CSS(`[data-save]`)))
-	p.until(`document.querySelector('[data-band]')?.innerText.includes('915 to 1,828 m')`)
-	p.do(chromedp.Click(chromedp.CSS(`nav a`)))
+	p.write("kitchen-altitude", "2,950 ft")
+	p.until(`document.querySelector('[data-band]')?.innerText.includes('1,001 to 3,000 ft') && document.querySelector('[data-band]').innerText.includes('51 ft higher')`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-cautious]`)))
+	p.until(`document.querySelector('[data-band]')?.innerText.includes('3,001 to 6,000 ft') && document.querySelector('[data-field="kitchen-altitude"]').value === '3,001 ft'`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-way="place"]`)))
+	p.write("place", "corv")
+	p.do(chromedp.Click(chromedp.CSS(`[data-place="Corvane"]`)))
+	p.until(`document.querySelector('[data-field="kitchen-altitude"]')?.value === '3,480 ft'`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-way="boiling"]`)))
+	p.write("boils-at", "400 °F")
+	p.until(`document.querySelector('[role="alert"]')?.innerText.includes('hold the thermometer')`)
+	p.write("boils-at", "205.4 °F")
+	p.until(`document.querySelector('[data-boils-answer]')?.innerText.includes('Weather moves it')`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-take]`)))
+	p.until(`document.querySelector('[data-band]')?.innerText.includes('3,001 to 6,000 ft')`)
+	p.do(chromedp.Click(chromedp.CSS(`input[value="metric"]`)), chromedp.Click(chromedp.CSS(`[data-jar="1-l"]`)), chromedp.Click(chromedp.CSS(`[data-jar="500-ml"]`)))
+	p.do(chromedp.EmulateViewport(390, 844))
+	p.noSidewaysScroll()
+	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`[data-save]`)))
 	p.says(timeShown, "35")
-	p.until(`document.querySelector('[data-field="altitude"]').value === '1,061 m'`)
+	p.says(`button[data-field="jar"]`, "1 litre jars")
+	p.until(`document.querySelector('[data-field="altitude"]').value.endsWith(' m') || document.querySelector('[data-field="altitude"]').value.endsWith(' ft')`)
 	if err := program.Stop(); err != nil {
 		t.Errorf("SIGTERM: %v", err)
 	}
@@ -44,8 +62,10 @@ func TestFreshKitchen(t *testing.T) {
 // TestDemoHasEveryGroup finds a saved batch of each group of the job, none refused by mistake.
 func TestDemoHasEveryGroup(t *testing.T) {
 	p := open(t, "/batch", desktopWide, desktopHigh)
+	p.says(timeShown, "35")
+	p.saved()
 	for _, headline := range []string{"peaches", "pears", "pineapple", "berries", "applesauce", "apple pie filling", "grape juice"} {
-		p.until(`[...document.querySelectorAll('[data-batch]')].some(e => e.innerText.toLowerCase().includes('` + headline + `') && / min$/.test(e.innerText.trim()))`)
+		p.until(`[...document.querySelectorAll('[data-batch]')].some(e => e.innerText.toLowerCase().includes('` + headline + `') && / min\n/.test(e.innerText + '\n'))`)
 	}
 }
 
@@ -132,22 +152,22 @@ func TestOwnSource(t *testing.T) {
 			p.do(chromedp.Focus(sel), chromedp.Evaluate[chromedp.Void](`document.activeElement.select?.()`), chromedp.SendKeys(sel, fields[i+1]))
 		}
 	}
-	fill("name", "spiced crab apples", "title", "A Made-up Book of Jars", "year", "1988", "page", "41", "minutes", "20")
+	fill("name", "crab apples in syrup", "title", "A Made-up Book of Jars", "year", "1988", "page", "41", "minutes", "20")
 	p.do(chromedp.SetValue(chromedp.CSS(`[data-field="source-product"]`), "banana"))
 	p.do(chromedp.Evaluate[chromedp.Void](`document.querySelector('[data-field="source-product"]').dispatchEvent(new Event('change'))`))
 	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
-	p.until(`document.querySelector('[data-problem="product"]')?.innerText.includes('not acid enough') && document.querySelector('[data-field="source-name"]').value === 'spiced crab apples'`)
+	p.until(`document.querySelector('[data-problem="product"]')?.innerText.includes('not acid enough') && document.querySelector('[data-field="source-name"]').value === 'crab apples in syrup'`)
 	p.do(chromedp.SetValue(chromedp.CSS(`[data-field="source-product"]`), "crab-apples"))
 	p.do(chromedp.Evaluate[chromedp.Void](`document.querySelector('[data-field="source-product"]').dispatchEvent(new Event('change'))`))
 	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
-	p.until(`document.querySelector('[data-source]')?.innerText.includes('A Made-up Book of Jars (1988), page 41')`)
+	p.until(`[...document.querySelectorAll('[data-source]')].some(e => e.innerText.includes('A Made-up Book of Jars (1988), page 41'))`)
 	p.accessible("own sources")
 	p.do(chromedp.EmulateViewport(390, 844))
 	p.noSidewaysScroll()
 	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a`)))
 
 	p.says(timeShown, "35")
-	p.product("crab", "own:spiced crab apples")
+	p.product("crab", "own:crab apples in syrup")
 	p.until(refused) // the source is for pints
 	p.says(`[data-alternative]`, "in pints 30 min")
 	p.do(chromedp.Click(chromedp.CSS(`[data-alternative]`)))
@@ -156,6 +176,8 @@ func TestOwnSource(t *testing.T) {
 	p.write("amount", "6 jars")
 	p.says(jarsShown, "6 pints")
 	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.says(`[data-save]`, "Save changes")
+	p.saved()
 	p.until(`[...document.querySelectorAll('[data-batch]')].some(e => e.innerText.includes('own source'))`)
 	p.do(chromedp.Reload())
 	p.says(timeShown, "30")

@@ -116,6 +116,13 @@ func (p page) choose(field, value string) {
 	p.do(chromedp.Click(chromedp.CSS(`button[data-field="`+field+`"]`)), chromedp.Click(chromedp.CSS(`[role="option"][data-value="`+value+`"]`)))
 }
 
+// saved opens the list of saved batches.
+func (p page) saved() {
+	p.t.Helper()
+	p.do(chromedp.Click(chromedp.CSS(`[data-saved]`)))
+	p.until(`!!document.querySelector('[role="dialog"]')`)
+}
+
 // write replaces what stands in a field and leaves it with Enter.
 func (p page) write(field, text string) {
 	p.t.Helper()

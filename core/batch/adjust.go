@@ -1,6 +1,7 @@
 package batch
 
 import (
+	"fmt"
 	"strings"
 
 	"mellisca/core/measure"
@@ -109,6 +110,20 @@ func Adjust(m Measured) (Adjusted, error) {
 		a.Over = stir.Litres - need
 	}
 	return a, nil
+}
+
+// Formula is the balance of sugar that the adjustment rests on, with its figures;
+// empty where nothing is stirred in.
+func (a Adjusted) Formula() string {
+	mass := a.Litres * syrup.Density(a.Brix) * 1000
+	is, want := plain(round1(a.Brix)), plain(round1(a.Want))
+	switch {
+	case a.Stir.Sugar.Grams > 0:
+		return fmt.Sprintf("It weighs %.0f g. Sugar: %.0f g × (%s − %s) ÷ (100 − %s) = %.0f g.", mass, mass, want, is, want, a.Stir.Sugar.Grams)
+	case a.Stir.Water.Grams > 0:
+		return fmt.Sprintf("It weighs %.0f g. Water: %.0f g × (%s ÷ %s − 1) = %.0f g.", mass, mass, is, want, a.Stir.Water.Grams)
+	}
+	return ""
 }
 
 // degrees reads a plain number of °Brix, 0 to 65.

@@ -50,6 +50,9 @@ func Compare(r Request, k Kitchen, prices Prices, fruitBrix float64) (Comparison
 	}
 	for _, l := range besides(p.Query.Product, p.Pour.Liquid) {
 		pour := pourFor(l, p.Query.Product, p.Query.Kind, c.Jars, p.Jar)
+		if fruitBrix > 0 && l.Kind == OwnJuice && l.Brix == 0 && pour.Juice == nil {
+			pour.Brix, pour.BrixKnown, pour.BrixAbout = fruitBrix, true, true // its juice is as sweet as the fruit
+		}
 		if c.FruitBrix > 0 && pour.BrixKnown {
 			pour.FruitBrix = c.FruitBrix
 			pour.CutOut = syrup.JarCutOut(p.Jar.Capacity.Litres(), pour.LitresPerJar, pour.Brix, c.FruitBrix)

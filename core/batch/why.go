@@ -52,7 +52,7 @@ func (p Plan) whyTime(units measure.System) (Why, bool) {
 	m := t.Row.Minutes
 	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
 	say("The tested row is %s, %s pack, %s: %d minutes to 1,000 ft, %d to 3,000 ft, %d to 6,000 ft, %d above.",
-		p.Name, t.Row.Pack, t.Row.Size.ID(), m[0], m[1], m[2], m[3])
+		rowName(t.Row), t.Row.Pack, t.Row.Size.ID(), m[0], m[1], m[2], m[3])
 	if p.Jar.TestedAs != t.Row.Size {
 		say("There is no smaller row, so a %s takes the time of the %s.", p.Jar.One, t.Row.Size.ID())
 	} else if p.Jar.ID != t.Row.Size.ID() {
@@ -67,10 +67,36 @@ func (p Plan) whyTime(units measure.System) (Why, bool) {
 	if t.WaterOverJars == 2 {
 		say("Over 30 minutes much water boils away, so the jars start under %s of it.", measure.Inches(2).Text(units))
 	}
+	if t.Acid != nil {
+		p.whyAcid(*t.Acid, say)
+	}
+	if p.Query.Blend != 0 {
+		say("A blend takes the longest time of the rows of its fruits and of fruit puree. Here that is the row of %s.", rowName(t.Row))
+	}
 	if t.SterileMinutes > 0 {
 		say("In the first column the time is under 10 minutes, too short to make jars sterile. So they are boiled empty first: 10 minutes, and one more for each started 1,000 ft above 1,000 ft, %d here.", t.SterileMinutes)
 	}
 	return w, true
+}
+
+// rowName is what a row of the table is for.
+func rowName(r guide.Row) string {
+	info, _ := guide.FindProduct(r.Product)
+	return info.Name
+}
+
+// whyAcid says what the acid is for, and how much it is.
+func (p Plan) whyAcid(a guide.Acid, say func(string, ...any)) {
+	say("The acid is there so that boiling water is enough: this fruit may not be acid enough by itself. It may be more, never less.")
+	switch {
+	case a.PerJar != nil:
+		say("The guide gives 1 tbsp of bottled lemon juice a pint. A %s takes %s, rounded up.", p.Jar.One, Spoons(*a.PerJar))
+	case p.Query.Product == "mango-sauce":
+		say("The guide gives 4 tbsp of bottled lemon juice for about 6 half-pints.")
+	default:
+		say("Of the two printed sizes of the recipe the larger share counts: %s a quart.", Spoons(a.PerBatch.Amount))
+	}
+	say("Bottled juice is of even strength. Fresh-squeezed is now strong, now weak.")
 }
 
 func (p Plan) whyOwnTime(units measure.System) Why {

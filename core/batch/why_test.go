@@ -33,6 +33,11 @@ func TestWhy(t *testing.T) {
 		{func(r *Request) { r.Jar = "half-pint" }, "time", []string{"a half-pint takes the time of the pint"}},
 		{func(r *Request) { r.Method = guide.Steam }, "time", []string{"same minutes as boiling water"}},
 		{func(r *Request) { r.Product, r.Kind, r.Form = "apple-juice", "", "" }, "time", []string{"under 10 minutes", "13 here"}},
+		{func(r *Request) { r.Product, r.Kind, r.Form = "figs", "", "" }, "time", []string{"1 tbsp of bottled lemon juice a pint. A quart takes 2 tbsp", "never less"}},
+		{func(r *Request) { r.Product, r.Kind, r.Form, r.Amount = "apple-pie-filling", "", "", "3 jars" }, "time", []string{"the larger share counts: 2 tbsp a quart"}},
+		{func(r *Request) {
+			r.Product, r.Kind, r.Form, r.Amount, r.Blend = "applesauce", "", "", "3 jars", 1<<15
+		}, "time", []string{"longest time of the rows", "The tested row is"}},
 		{func(*Request) {}, "jars", []string{"17.5 lb, so a quart takes about 2 lb 8 oz", "16 to 24 quarts", "4 to 6 full jars, most likely 5"}},
 		{func(r *Request) { r.Product, r.Kind, r.Form = "pineapple", "", "" }, "jars", []string{"our own guess"}},
 		{func(r *Request) { r.Product, r.Kind, r.Form = "apple-juice", "", "" }, "jars", []string{"3 to 4 lb for a quart"}},

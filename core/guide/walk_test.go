@@ -254,27 +254,36 @@ var someConditions = func() (cs []Conditions) {
 	return append(cs, Conditions{AcidLeftOut, FruitSoft, JarOneTrip, 1<<len(extras) - 1})
 }()
 
+// FuzzJudge throws anything at the judging: exactly one verdict, never under the
+// row, and every alternative answers tested with its minutes.
 func FuzzJudge(f *testing.F) {
-	f.Add("peaches", "freestone", "halves", "hot", "quart", "boiling-water", "none", int64(3480))
-	f.Add("berries", "", "", "hot", "pint", "", "", int64(-1400))
-	f.Add("fruit-puree", "apple", "", "hot", "quart", "", "", int64(5))
-	f.Fuzz(func(t *testing.T, product, kind, form, pack, j, method, thickener string, ft int64) {
-		var blend Blend
-		if product == "fruit-puree" {
-			blend = Blend(ft)
-		}
-		q := Query{Product(product), Kind(kind), blend, Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener), measure.Altitude(ft%15_000) * 304_800, Conditions{Acid: AcidState(kind), Extras: Extras(ft)}}
+	f.Add("peaches", "freestone", "halves", "hot", "quart", "boiling-water", "none", int64(3480), uint64(0), "", "sound", "", uint32(3))
+	f.Add("berries", "", "", "hot", "pint", "", "", int64(-1400), uint64(0), "", "", "", uint32(0))
+	f.Add("figs", "", "whole", "hot", "1-l", "steam", "", int64(6001), uint64(0), "fresh", "frozen", "used-lids", uint32(1<<6))
+	f.Add("fruit-puree", "apple", "", "hot", "quart", "", "", int64(5), uint64(1<<15), "", "", "", uint32(0))
+	f.Add("fruit-puree", "", "sauce", "hot", "half-gallon", "oven", "flour", int64(9000), uint64(1<<24|3), "left-out", "soft", "chipped", uint32(0))
+	f.Fuzz(func(t *testing.T, product, kind, form, pack, j, method, thickener string, ft int64, blend uint64, acid, fruit, jars string, extras uint32) {
+		q := Query{Product(product), Kind(kind), Blend(blend), Form(form), Pack(pack), jar.ID(j), Method(method), Thickener(thickener),
+			measure.Altitude(ft%15_000) * 304_800, Conditions{AcidState(acid), FruitState(fruit), JarState(jars), Extras(extras)}}
 		v, err := Judge(q)
 		switch {
 		case err != nil:
 			if len(err.(Problems)) == 0 {
 				t.Fatal("an error without a problem")
 			}
+			return
 		case (v.Tested == nil) == (len(v.Reasons) == 0):
 			t.Fatalf("%+v: not exactly one verdict", q)
 		case v.Tested != nil:
-			if r, ok := rowFor(productByID[q.Product], q.Pack, v.Tested.TestedAs); !ok || r.Minutes[bandOf(q.Altitude.Feet())] != v.Tested.Minutes {
+			r, ok := rowFor(productByID[q.Product], q.Pack, v.Tested.TestedAs)
+			row := r.Minutes[bandOf(q.Altitude.Feet())]
+			if !ok || v.Tested.Minutes < row || q.Blend == 0 && v.Tested.Minutes != row {
 				t.Fatalf("%+v: %d min", q, v.Tested.Minutes)
+			}
+		}
+		for _, a := range v.Alternatives {
+			if again, err := Judge(a.Query); err != nil || again.Tested == nil || again.Tested.Minutes != a.Minutes {
+				t.Fatalf("%+v offers %+v, which is %+v, %v", q, a, again, err)
 			}
 		}
 	})

@@ -303,3 +303,11 @@ func BenchmarkKitchen(b *testing.B) {
 		KitchenCups(4.682)
 	}
 }
+
+func TestQuarts(t *testing.T) {
+	for v, want := range map[Volume]string{6 * Quart: "6 quarts", 24 * Cup: "6 quarts", 9 * Cup: "2 1/4 quarts", 4 * Cup: "1 quart", Cup: "1/4 quart"} {
+		if got := v.Quarts(); got != want {
+			t.Errorf("%v: %q, want %q", v, got, want)
+		}
+	}
+}

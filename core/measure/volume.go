@@ -74,6 +74,15 @@ func (v Volume) Kitchen() string {
 	return KitchenCups((float64(v) + 0.5) / float64(Cup))
 }
 
+// Quarts prints v in quarts, to the quarter: "6 quarts", "2 1/4 quarts".
+func (v Volume) Quarts() string {
+	quarters := int64(math.Round(float64(v) * 4 / float64(Quart)))
+	if quarters <= 4 {
+		return mixed(quarters, 4) + " quart"
+	}
+	return mixed(quarters, 4) + " quarts"
+}
+
 // Text prints v as a cook reads it: kitchen measures, or millilitres and litres.
 func (v Volume) Text(s System) string {
 	if s == US {

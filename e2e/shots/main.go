@@ -38,23 +38,22 @@ func choose(field, value string) []step {
 // openSaved opens the saved batch whose line starts with the given words.
 func openSaved(words string) []step {
 	return []step{
-		chromedp.WaitVisible(chromedp.CSS(`[data-batch]`)),
+		wait(`[data-plan]`), click(`[data-saved]`), wait(`[data-batch]`),
 		chromedp.Click(chromedp.JSPath(`[...document.querySelectorAll('[data-batch]')].find(e => e.innerText.toLowerCase().trim().startsWith('` + words + `'))`)),
 	}
 }
 
-// pickOwnSource keeps a made-up source and picks it in the sentence.
+// pickOwnSource picks a made-up source of the demo in the sentence.
 var pickOwnSource = []step{
-	chromedp.WaitVisible(chromedp.CSS(`[data-plan]`)),
-	chromedp.Evaluate[chromedp.Void](`fetch('/api/sources', {method: 'POST', headers: {'Content-Type': 'application/json'}, body: JSON.stringify({
-		name: 'spiced crab apples', title: 'Jars of the Upper Valley', year: 1988, page: '41', product: 'crab-apples',
-		pack: 'hot', largest: 'quart', minutes: 20, headspace: '1/2 in'})})`, chromedp.EvalAwaitPromise),
-	chromedp.Reload(),
 	chromedp.WaitVisible(chromedp.CSS(`[data-plan]`)),
 	chromedp.Click(chromedp.CSS(`.open`)),
 	chromedp.Click(chromedp.CSS(`[data-value="own:spiced crab apples"]`)),
-	chromedp.WaitVisible(chromedp.CSS(`[data-note]`)),
+	chromedp.WaitVisible(chromedp.CSS(`[data-alternative], [data-verdict="own-source"]`)),
 }
+
+func click(selector string) step { return chromedp.Click(chromedp.CSS(selector)) }
+
+func wait(selector string) step { return chromedp.WaitVisible(chromedp.CSS(selector)) }
 
 var shots = []shot{
 	{"batch.png", 1280, 800, "/batch", nil, `[data-verdict="tested"]`},
@@ -64,6 +63,9 @@ var shots = []shot{
 	{"why.png", 1280, 800, "/batch", []step{chromedp.WaitVisible(chromedp.CSS(`[data-why="time"]`)), chromedp.Click(chromedp.CSS(`[data-why="time"]`))}, `[role="dialog"]`},
 	{"batch-own-source.png", 1280, 800, "/batch", pickOwnSource, `[data-verdict="own-source"]`},
 	{"sources.png", 1280, 800, "/kitchen/sources", nil, `[data-source]`},
+	{"liquids.png", 1280, 800, "/batch", []step{wait(`[data-open-bench]`), click(`[data-open-bench]`)}, `[data-liquid]`},
+	{"schools.png", 1280, 800, "/kitchen/schools", nil, `[data-schools]`},
+	{"welcome.png", 1280, 800, "/kitchen/welcome", nil, `[data-welcome] [data-band]`},
 	{"tables.png", 1280, 800, "/kitchen/tables#peaches", nil, `[data-tables]`},
 	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
 }

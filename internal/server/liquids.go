@@ -56,6 +56,7 @@ type adjustedBody struct {
 	Do     string        `json:"do" doc:"what to do with it"`
 	Stir   []measureBody `json:"stir" nullable:"false" doc:"what to stir in"`
 	Gives  string        `json:"gives"`
+	Why    string        `json:"why" doc:"the formula with its figures; empty where nothing is stirred in"`
 	Beside string        `json:"beside" doc:"what to make or keep beside it; empty where nothing"`
 	Fresh  []measureBody `json:"fresh" nullable:"false" doc:"what to make beside it, where it does not reach"`
 }
@@ -210,6 +211,7 @@ func adjustedAnswer(a batch.Adjusted, in scale) adjustedBody {
 		b.Do = "It is as strong as you want it."
 	}
 	b.Gives = fmt.Sprintf("That gives %s at %v °Brix.", litres(a.Stir.Litres), rounded(a.Want, 1))
+	b.Why = a.Formula()
 	switch {
 	case a.Fresh != nil:
 		b.Beside = fmt.Sprintf("It does not reach: make %s more beside it.", litres(a.FreshBy))

@@ -6,6 +6,7 @@ import (
 
 	"mellisca/core/batch"
 	"mellisca/core/measure"
+	"mellisca/core/syrup"
 )
 
 // scale is how a cook measures: the units, and whether the weight stands first.
@@ -60,6 +61,7 @@ func pourAnswer(plan batch.Plan, in scale) *pourBody {
 		b.Measures = append(b.Measures,
 			in.measured("sugar in each jar", p.InJar.Sugar.Kitchen, measure.Grams(p.InJar.Sugar.Grams).Text(in.units)),
 			in.measured("hot water in each jar, about", p.InJar.Water.Kitchen, measure.Litres(p.InJar.Water.Litres()).Text(measure.Metric)))
+		b.Notes = append(b.Notes, fmt.Sprintf("At most %s of sugar dissolve in the liquid of a %s.", measure.KitchenCups(p.InJar.MostGrams/syrup.SugarPerCup), plan.Jar.One))
 		b.Total, b.Spare = litres(p.InJar.Water.Litres()*float64(plan.Jars.Planned))+" of water", "sugar first, then fruit, then water"
 	case p.Juice != nil:
 		b.juice(p, in)
@@ -126,6 +128,8 @@ func recipeAnswer(p batch.Plan, in scale) *recipeBody {
 			kitchen, exact = i.Weight.Text(in.units), i.Weight.Text(other(in.units))
 			b.Ingredients = append(b.Ingredients, measureBody{i.Name, kitchen, exact})
 			continue
+		case i.Role == batch.FruitRole && i.Amount >= 2*measure.Quart:
+			kitchen = i.Amount.Quarts() // nobody counts two dozen cups of apples
 		case i.Role == batch.AcidRole:
 			b.Acid = i.Name
 			kitchen, exact = i.Amount.AtLeast(measure.US), i.Amount.AtLeast(measure.Metric)

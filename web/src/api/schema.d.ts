@@ -504,6 +504,8 @@ export interface components {
             is: string;
             /** @description what to stir in */
             stir: components["schemas"]["MeasureBody"][];
+            /** @description the formula with its figures; empty where nothing is stirred in */
+            why: string;
         };
         AlternativeBody: {
             form?: string;
@@ -2227,10 +2229,11 @@ export interface operations {
             200: {
                 headers: {
                     "Content-Disposition"?: string;
+                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": unknown;
+                    "application/json": string;
                 };
             };
             /** @description Error */

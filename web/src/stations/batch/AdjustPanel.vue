@@ -104,6 +104,7 @@ async function work() {
           <strong>{{ m.amount }}</strong> of {{ m.name }} <span class="quiet">{{ m.beside }}</span>
         </p>
         <p>{{ answer.gives }}</p>
+        <p v-if="answer.why" class="quiet">Why: {{ answer.why }}</p>
         <p v-if="answer.beside" data-adjusted-beside>{{ answer.beside }}</p>
         <p v-for="m in answer.fresh" :key="m.name">
           <strong>{{ m.amount }}</strong> of {{ m.name }} <span class="quiet">{{ m.beside }}</span>

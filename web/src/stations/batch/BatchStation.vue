@@ -33,7 +33,7 @@ const { data: sources } = useSources()
 
 const shown = ref<Plan>()
 const { data: first } = useFirst()
-const sentence = useSentence(catalogue, shown, first)
+const sentence = useSentence(catalogue, shown, first, sources)
 const asked = usePlan(toRef(sentence, 'request'), toRef(sentence, 'begun'))
 // A plan is shown only while the sentence is understood.
 watch([asked.data, asked.isError], () => (shown.value = asked.isError.value ? undefined : asked.data.value), {

@@ -84,6 +84,8 @@ ul,
 }
 .tested {
   display: flex;
+  flex-wrap: wrap;
+  white-space: nowrap;
   gap: 6px;
   align-items: center;
   margin: 0;

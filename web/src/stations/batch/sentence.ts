@@ -1,5 +1,6 @@
 import { computed, reactive, ref, toRaw, watch, type Ref } from 'vue'
 import type { Catalogue, Liquid, Plan, Product, Request } from '@/api/client'
+import type { OwnSource } from '@/api/sources'
 
 /** Until the kitchen has said how a batch starts. */
 const unsaid: Request = { product: 'peaches', pack: 'hot', jar: 'quart', amount: '7 jars' }
@@ -18,6 +19,7 @@ export function useSentence(
   catalogue: Ref<Catalogue | undefined>,
   plan: Ref<Plan | undefined>,
   first: Ref<Request | undefined>,
+  sources: Ref<OwnSource[] | null | undefined>,
 ) {
   const request = ref<Request>(unsaid)
   const begun = ref(false)
@@ -25,6 +27,12 @@ export function useSentence(
   const product = computed<Product | undefined>(() =>
     request.value.source ? undefined : catalogue.value?.products.find((p) => p.id === request.value.product),
   )
+
+  /** What is poured over goes by the fruit, by whatever source it is canned. */
+  const poured = computed(() => {
+    const own = sources.value?.find((s) => s.id === request.value.source)
+    return own ? catalogue.value?.products.find((p) => p.id === own.product) : product.value
+  })
 
   /** Starts a new sentence, as the kitchen starts one. */
   function restart() {
@@ -59,7 +67,7 @@ export function useSentence(
   const liquidID = (l: Liquid | undefined) => (l?.kind === 'syrup' ? `syrup ${l.strength}` : (l?.kind ?? ''))
   const liquids = computed(
     () =>
-      product.value?.liquids.map(({ name, liquid }) => ({
+      poured.value?.liquids.map(({ name, liquid }) => ({
         id: liquidID(liquid),
         name: openNames[liquid.kind ?? ''] ?? name,
         liquid,
@@ -72,7 +80,10 @@ export function useSentence(
 
   /** What the plan filled in, for words that were left unsaid. */
   const filled = computed(() =>
-    plan.value?.request.product === request.value.product ? plan.value.request : request.value,
+    plan.value?.request.product === request.value.product &&
+    (plan.value.request.source ?? '') === (request.value.source ?? '')
+      ? plan.value.request
+      : request.value,
   )
   const liquid = computed(() => {
     const asked = request.value.liquid

@@ -55,6 +55,7 @@ function take(found: string) {
           autocomplete="off"
           :aria-invalid="!!wrong"
           aria-describedby="altitude-help"
+          @keypress.enter.prevent
         />
       </label>
       <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>

@@ -33,7 +33,7 @@ async function work() {
           data-field="boils-at"
           placeholder="205.4 °F or 96.3 °C"
           autocomplete="off"
-          @keydown.enter.prevent="work"
+          @keypress.enter.prevent="work"
         />
         <button type="button" class="key" data-boils @click="work">How high is that?</button>
       </span>

@@ -21,7 +21,10 @@ async function read(e: Event) {
   said.value = problem.value = ''
   try {
     const now = await bring.mutateAsync(await file.text())
-    said.value = `Taken over. You have ${now.own} places of your own.`
+    said.value =
+      now.own === 1
+        ? 'Taken over. You have 1 place of your own.'
+        : `Taken over. You have ${now.own} places of your own.`
   } catch (e) {
     problem.value = e instanceof Problem ? Object.values(e.fields)[0] || e.message : String(e)
   }
@@ -40,6 +43,7 @@ async function read(e: Event) {
         data-field="place"
         placeholder="Corvane"
         autocomplete="off"
+        @keypress.enter.prevent
       />
     </label>
     <ul v-if="data?.places.length" aria-label="Places">
