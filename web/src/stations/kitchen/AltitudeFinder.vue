@@ -44,7 +44,7 @@ function take(found: string) {
       </button>
     </div>
     <template v-if="way === 'typed'">
-      <label class="row">
+      <label class="labelled">
         <span>Altitude</span>
         <input
           v-model="altitude"
@@ -88,18 +88,6 @@ function take(found: string) {
 .way {
   padding: 4px 10px;
   font-size: 0.95rem;
-}
-.row span {
-  display: block;
-  font-weight: 600;
-}
-.row .field {
-  width: 100%;
-}
-.help {
-  margin: 4px 0 8px;
-  line-height: 1.35;
-  color: var(--color-quiet);
 }
 .band {
   line-height: 1.4;

@@ -53,10 +53,6 @@ async function work() {
 </template>
 
 <style scoped>
-.row > span:first-child {
-  display: block;
-  font-weight: 600;
-}
 .line {
   display: flex;
   flex-wrap: wrap;
@@ -66,12 +62,8 @@ async function work() {
   flex: 1 1 160px;
   min-width: 0;
 }
-.answer p,
-.help {
+.answer p {
   margin: 8px 0;
   line-height: 1.35;
-}
-.help {
-  color: var(--color-quiet);
 }
 </style>

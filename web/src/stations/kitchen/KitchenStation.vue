@@ -16,7 +16,7 @@ const { name, altitude, units, jars, said, problems, changed, save } = useSetup(
     <div class="plates">
       <section class="plate">
         <h2>Where you cook</h2>
-        <label class="row">
+        <label class="labelled">
           <span>Name of the kitchen</span>
           <input v-model="name" class="field" maxlength="200" data-field="kitchen-name" autocomplete="off" />
         </label>
@@ -66,7 +66,7 @@ const { name, altitude, units, jars, said, problems, changed, save } = useSetup(
     <p v-if="problems.all || problems.units || problems.name || problems.jars" class="problem" role="alert">
       {{ problems.all || problems.units || problems.name || problems.jars }}
     </p>
-    <footer class="actions">
+    <footer class="foot">
       <p role="status">{{ said }}</p>
       <button type="submit" class="key key-main" data-save :disabled="!changed">Save the kitchen</button>
     </footer>
@@ -89,22 +89,6 @@ h1 {
   break-inside: avoid;
   margin-bottom: 14px;
 }
-.row {
-  display: block;
-  margin: 8px 0;
-}
-.row span {
-  display: block;
-  font-weight: 600;
-}
-.row .field {
-  width: 100%;
-}
-.help {
-  margin: 4px 0 8px;
-  line-height: 1.35;
-  color: var(--color-quiet);
-}
 .link {
   display: inline-flex;
   align-items: center;
@@ -125,19 +109,5 @@ fieldset {
   border: 0;
   margin: 0 0 6px;
   padding: 0;
-}
-.actions {
-  position: fixed;
-  inset: auto 0 0 0;
-  display: flex;
-  justify-content: flex-end;
-  align-items: center;
-  gap: 14px;
-  padding: 10px 18px;
-  background: var(--color-plate);
-  border-top: 2px solid var(--color-rim);
-}
-.actions p {
-  margin: 0;
 }
 </style>

@@ -2,7 +2,7 @@
 import { refDebounced } from '@vueuse/core'
 import { ref } from 'vue'
 import { useImportPlaces, usePlaces } from '@/api/altitude'
-import { Problem } from '@/api/client'
+import { useTakeFile } from '@/parts/takeFile'
 
 /** The altitude of a place: from the list that comes with the kitchen, or the cook's own. */
 defineEmits<{ take: [altitude: string] }>()
@@ -11,30 +11,17 @@ const name = ref('')
 const asked = refDebounced(name, 250)
 const { data } = usePlaces(asked)
 const bring = useImportPlaces()
-const said = ref('')
-const problem = ref('')
-
-async function read(e: Event) {
-  const input = e.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  said.value = problem.value = ''
-  try {
-    const now = await bring.mutateAsync(await file.text())
-    said.value =
-      now.own === 1
-        ? 'Taken over. You have 1 place of your own.'
-        : `Taken over. You have ${now.own} places of your own.`
-  } catch (e) {
-    problem.value = e instanceof Problem ? Object.values(e.fields)[0] || e.message : String(e)
-  }
-  input.value = ''
-}
+const { said, problem, read } = useTakeFile(async (text) => {
+  const { own } = await bring.mutateAsync(text)
+  return own === 1
+    ? 'Taken over. You have 1 place of your own.'
+    : `Taken over. You have ${own} places of your own.`
+})
 </script>
 
 <template>
   <div>
-    <label class="row">
+    <label class="labelled">
       <span>Place</span>
       <input
         v-model="name"
@@ -69,7 +56,7 @@ async function read(e: Event) {
         A CSV file with a first line that says name and altitude, then a place a line: Corvane,"3,480 ft".
         With anything wrong in it, nothing is taken over.
       </p>
-      <label class="row"
+      <label class="labelled"
         ><span>CSV file</span
         ><input
           type="file"
@@ -85,10 +72,6 @@ async function read(e: Event) {
 </template>
 
 <style scoped>
-.row span {
-  display: block;
-  font-weight: 600;
-}
 .field,
 .file {
   width: 100%;
@@ -114,11 +97,6 @@ ul {
 .near {
   display: block;
   color: var(--color-wait);
-}
-.help {
-  margin: 6px 0;
-  line-height: 1.35;
-  color: var(--color-quiet);
 }
 summary {
   display: flex;

@@ -1,27 +1,14 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { Problem } from '@/api/client'
 import { useImportSources } from '@/api/sources'
+import { useTakeFile } from '@/parts/takeFile'
 
 /** Own sources out to a file and in from one. */
 defineProps<{ any: boolean }>()
 const bring = useImportSources()
-const said = ref('')
-const problem = ref('')
-
-async function read(e: Event) {
-  const input = e.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  said.value = problem.value = ''
-  try {
-    const { added, changed, same } = await bring.mutateAsync(await file.text())
-    said.value = `Taken over: ${added} new, ${changed} changed, ${same} as they were.`
-  } catch (e) {
-    problem.value = e instanceof Problem ? Object.values(e.fields)[0] || e.message : String(e)
-  }
-  input.value = ''
-}
+const { said, problem, read } = useTakeFile(async (text) => {
+  const { added, changed, same } = await bring.mutateAsync(text)
+  return `Taken over: ${added} new, ${changed} changed, ${same} as they were.`
+})
 </script>
 
 <template>

@@ -48,7 +48,7 @@ async function done() {
         <JarsChoice v-model="jars" :catalogue="catalogue" :units="units" />
       </section>
     </div>
-    <footer class="actions">
+    <footer class="foot">
       <p v-if="problems.all" class="problem" role="alert">{{ problems.all }}</p>
       <p v-else class="quiet">{{ ready ? '' : 'Without the altitude no time can be given.' }}</p>
       <button type="button" class="key" data-later @click="router.push({ name: 'batch' })">Later</button>
@@ -85,24 +85,5 @@ fieldset {
   margin: 0;
   padding: 0;
   border: 0;
-}
-.help {
-  margin: 4px 0;
-  line-height: 1.35;
-  color: var(--color-quiet);
-}
-.actions {
-  position: fixed;
-  inset: auto 0 0 0;
-  display: flex;
-  justify-content: flex-end;
-  align-items: center;
-  gap: 14px;
-  padding: 10px 18px;
-  background: var(--color-plate);
-  border-top: 2px solid var(--color-rim);
-}
-.actions p {
-  margin: 0;
 }
 </style>
