@@ -60,8 +60,10 @@ type Plan struct {
 	AmountNote string      // why jars or fruit could not be worked out
 	Pour       *Pour       // nil where the product brings its own liquid
 	Recipe     *Recipe     // what goes into the pot of fillings, sauces, butters, juices and spreads
-	Pot        canner.Pot
-	Capacity   int // jars of this size in one load
+	Canner     Canner
+	Pot        canner.Pot   // of the canner
+	Water      *CannerWater // of the first load; nil in steam, and where there is no load
+	Capacity   int          // jars of this size in one load
 	Loads      []Load
 	PotNote    string // why the canner does not take these jars
 	Prepare    []string
@@ -77,7 +79,9 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Jar: in.jar, Amount: in.amount, Altitude: in.altitude, Name: in.info.Name, Pot: canner.Default}
+	p := Plan{Jar: in.jar, Amount: in.amount, Altitude: in.altitude, Name: in.info.Name}
+	p.Canner = cannerFor(in)
+	p.Pot = p.Canner.Pot
 	if in.source != nil {
 		p.Name = in.source.Name
 	} else if !in.known {
@@ -107,6 +111,7 @@ func Make(r Request, k Kitchen) (Plan, error) {
 		p.recipe(in)
 	}
 	p.load(in)
+	p.water(in, p.Canner)
 	p.Prepare = preparation(in, &p)
 	p.InEachJar = inEachJar(in, &p)
 	if p.Own != nil {
@@ -216,10 +221,14 @@ func (p *Plan) pour(in read) {
 }
 
 func (p *Plan) load(in read) {
-	p.Capacity = p.Pot.Capacity(in.jar)
-	if cover, ok := p.waterOverJars(); ok {
+	p.Capacity = in.kitchen.Memo.Capacity(p.Pot, in.jar)
+	if p.Capacity == 0 {
+		p.PotNote = upperFirst(p.Canner.theName()) + " is too narrow for " + in.jar.Many + ". Take a wider pot or a smaller jar."
+		return
+	}
+	if cover, ok := p.waterOverJars(); ok && p.Pot.Kind != canner.Steam {
 		if err := p.Pot.Deep(in.jar, cover); err != nil {
-			p.PotNote = "The " + p.Pot.Name + " is " + err.Error() + ". Take a deeper pot or a smaller jar."
+			p.PotNote = upperFirst(p.Canner.theName()) + " is " + err.Error() + ". Take a deeper pot or a smaller jar."
 			return
 		}
 	}
@@ -227,8 +236,7 @@ func (p *Plan) load(in read) {
 		return
 	}
 	for _, n := range canner.Loads(p.Jars.Planned, p.Capacity) {
-		spots, _ := p.Pot.Arrange(in.jar, n)
-		p.Loads = append(p.Loads, Load{n, spots})
+		p.Loads = append(p.Loads, Load{n, in.kitchen.Memo.Arrange(p.Pot, in.jar, n)})
 	}
 }
 
@@ -263,6 +271,7 @@ func (p *Plan) cautions() []guide.Caution {
 	if info, _ := guide.FindProduct(p.Query.Product); info.Group == guide.Sauces || info.Group == guide.Fillings {
 		own = append(own, guide.Caution{Code: "dense-pack", Text: "Keep it no thicker than its recipe, and do not cram the jars: heat is slower to reach the middle of a dense pack."})
 	}
+	own = append(own, potCautions(p.Canner)...)
 	own = append(own, guide.Caution{Code: "reactive-pan", Text: "Let fruit and syrup stand in stainless steel, enamel, glass or food plastic, not in bare aluminium, copper, iron or galvanised pails."})
 	return append(own, cs[last])
 }

@@ -2,8 +2,10 @@ package batch
 
 import (
 	"errors"
+	"slices"
 	"strings"
 
+	"mellisca/core/canner"
 	"mellisca/core/fruit"
 	"mellisca/core/guide"
 	"mellisca/core/jar"
@@ -15,6 +17,8 @@ type Kitchen struct {
 	Altitude *measure.Altitude // nil: not known, so that no time is given
 	Units    measure.System
 	Sources  map[string]guide.OwnSource // the cook's own, by id
+	Canners  []Canner                   // its own, the usual one where there are none
+	Memo     *canner.Memo               // of places in its pots; nil: each is searched for
 	Jars     []jar.ID                   // that it has; none: all of its units
 	Schools  map[string]string          // which it follows, by question; see Questions
 }
@@ -33,6 +37,7 @@ type Request struct {
 	Altitude  string // empty: the kitchen's
 	Amount    string // "12 lb", "half a bushel", "7 jars"
 	Liquid    Liquid
+	Canner    string  // the id of a canner of the kitchen; empty: its first one for the method, or the usual one
 	Dilute    float64 // of juice: parts of water to one of juice, in the glass; 0 to 10
 	guide.Conditions
 }
@@ -117,6 +122,9 @@ func understand(r Request, k Kitchen) (read, error) {
 		if err != nil {
 			add("amount", r.Amount, sentence(err.Error()))
 		}
+	}
+	if r.Canner != "" && !slices.ContainsFunc(k.Canners, func(c Canner) bool { return c.ID == r.Canner }) {
+		in.Canner = "" // it was taken out of the kitchen since
 	}
 	if r.Altitude != "" {
 		a, err := measure.ParseAltitude(r.Altitude)

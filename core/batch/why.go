@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"strings"
 
-	"mellisca/core/canner"
 	"mellisca/core/fruit"
 	"mellisca/core/guide"
 	"mellisca/core/jar"
@@ -35,7 +34,7 @@ func (p Plan) Why(units measure.System) []Why {
 	add(p.whyJars(units))
 	add(p.whyLiquid(units))
 	add(p.whyRecipe(units))
-	add(p.whyLoads())
+	add(p.whyLoads(units))
 	return all
 }
 
@@ -179,17 +178,3 @@ func (p Plan) whyJars(units measure.System) (Why, bool) {
 }
 
 func round1(x float64) float64 { return float64(int64(x*10+0.5)) / 10 }
-
-func (p Plan) whyLoads() (Why, bool) {
-	if len(p.Loads) == 0 {
-		return Why{}, false
-	}
-	w := Why{About: "loads", Title: "Why these loads"}
-	d, g := p.Pot.Diameter.Centimetres(), canner.Gap.Centimetres()
-	ratio := (d + g) / (p.Jar.Diameter.Centimetres() + g)
-	w.Lines = append(w.Lines, fmt.Sprintf(
-		"The canner is %s cm wide inside and a %s %s cm across, with %s cm between jars for the water: (%s + %s) ÷ (%s + %s) = %.2f. Up to %d equal circles fit at that ratio.",
-		plain(d), p.Jar.One, plain(p.Jar.Diameter.Centimetres()), plain(g), plain(d), plain(g), plain(p.Jar.Diameter.Centimetres()), plain(g), ratio, p.Capacity))
-	w.Lines = append(w.Lines, fmt.Sprintf("%s in the fewest loads of at most %d, and as even as they come.", p.Jar.Count(p.Jars.Planned), p.Capacity))
-	return w, true
-}

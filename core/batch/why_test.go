@@ -45,6 +45,7 @@ func TestWhy(t *testing.T) {
 		{func(r *Request) { r.Liquid = Liquid{Kind: Ratio, WaterParts: 4, SugarParts: 1} }, "liquid", []string{"100 × 200 ÷ 1144.6 = 17.5 °Brix"}},
 		{func(r *Request) { r.Liquid.Sweetener = "honey" }, "liquid", []string{"Honey is 82 % sugar"}},
 		{func(*Request) {}, "loads", []string{"(31.5 + 0.6) ÷ (9.5 + 0.6) = 3.18. Up to 7", "5 quarts in the fewest loads of at most 7"}},
+		{func(*Request) {}, "loads", []string{"Water: the floor is 779 cm²", "less 5 × 1.18 l", "stay free to the rim"}},
 		{func(r *Request) { r.Product, r.Kind, r.Form, r.Amount = "apple-pie-filling", "", "", "10 jars" }, "recipe", []string{"5 quarts scale from the seven-quart column", "never less", "2 batches"}},
 		{func(r *Request) { r.Product, r.Kind, r.Form, r.Amount = "apple-pie-filling", "", "", "7 jars" }, "recipe", []string{"the printed column"}},
 		{func(r *Request) { r.Product, r.Kind, r.Form, r.Pack = "pears", "", "", guide.Raw }, "refusal", []string{"No raw pack", "hot in pint, quart", "only a test"}},

@@ -21,7 +21,7 @@ const mostKinds = 3
 
 // lookEffort is how long is searched for each mix: much less than Usual, since there
 // are many, and a mix that is just found wanting costs a load at most.
-const lookEffort = Usual / 10
+const lookEffort = Usual / 20
 
 // NewPatterns works out the mixes of one to three kinds of jars in a pot.
 func NewPatterns(p Pot, kinds []jar.Jar) Patterns {

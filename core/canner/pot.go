@@ -100,15 +100,18 @@ type Spot struct{ XCm, YCm float64 }
 // Arrange places n equal jars, spread out over the pot; not ok where they do
 // not fit in one layer.
 func (p Pot) Arrange(j jar.Jar, n int) (spots []Spot, ok bool) {
-	if n < 0 || n > p.Capacity(j) {
+	if n < 0 {
 		return nil, false
 	}
 	if p.Diameter == 0 || n >= len(layouts) {
-		in, ok := p.Holds(slices.Repeat([]jar.Jar{j}, n))
+		in, ok := p.spread(slices.Repeat([]jar.Jar{j}, n))
 		for _, at := range in {
 			spots = append(spots, at.Spot)
 		}
 		return spots, ok
+	}
+	if p.ratio(j) < ratios[n] {
+		return nil, false
 	}
 	return p.known(j, n), true
 }

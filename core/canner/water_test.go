@@ -137,3 +137,21 @@ func TestShock(t *testing.T) {
 		t.Error("hot food into a cold jar")
 	}
 }
+
+func TestMemo(t *testing.T) {
+	var m Memo
+	var none *Memo
+	p := Pot{Length: measure.Centimetres(50), Width: measure.Centimetres(25)}
+	quart, pint := find(t, "quart"), find(t, "pint")
+	for range 2 {
+		for _, j := range []jar.Jar{quart, pint} {
+			n := p.Capacity(j)
+			if m.Capacity(p, j) != n || none.Capacity(p, j) != n || len(m.Arrange(p, j, n)) != n || !slices.Equal(m.Arrange(p, j, 3), none.Arrange(p, j, 3)) {
+				t.Errorf("%s: %d", j.ID, n)
+			}
+		}
+	}
+	if len(m.capacity) != 2 || len(m.places) != 4 {
+		t.Errorf("%d and %d remembered", len(m.capacity), len(m.places))
+	}
+}

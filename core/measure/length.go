@@ -51,6 +51,19 @@ func (l Length) Centimetres() float64 { return float64(l) / float64(Centimetre) 
 // String prints l in millimetres without loss: "12.7 mm".
 func (l Length) String() string { return thousandths(int64(l)) + " mm" }
 
+// Exact prints l without loss in the cook's units where they are whole there to the
+// eighth of an inch or the millimetre, and in millimetres otherwise, so that what is
+// shown to be changed does not creep each time that it is kept.
+func (l Length) Exact(s System) string {
+	for _, in := range [...]System{s, Metric, US} {
+		text := l.Text(in)
+		if back, err := ParseLength(text); err == nil && back == l {
+			return text
+		}
+	}
+	return l.String()
+}
+
 // Text prints l as a cook reads it: "1/2 in" to the eighth, "1.3 cm".
 func (l Length) Text(s System) string {
 	if s == Metric {

@@ -311,3 +311,16 @@ func TestQuarts(t *testing.T) {
 		}
 	}
 }
+
+func TestLengthExact(t *testing.T) {
+	for _, c := range []struct {
+		l    Length
+		s    System
+		want string
+	}{{Centimetres(31.5), US, "31.5 cm"}, {12 * Inch, US, "12 in"}, {Inches(12.5), Metric, "12 1/2 in"}, {Centimetres(28), Metric, "28 cm"}, {12345, US, "12.345 mm"}} {
+		got := c.l.Exact(c.s)
+		if back, err := ParseLength(got); got != c.want || err != nil || back != c.l {
+			t.Errorf("%d µm: %q, %v; want %q", c.l, got, err, c.want)
+		}
+	}
+}

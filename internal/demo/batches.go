@@ -7,6 +7,22 @@ func syrup(strength string) object { return object{"kind": "syrup", "strength": 
 // prices are what the two pay in the village.
 var prices = object{"sugar": "3.49 for 4 lb", "honey": "14 for 3 lb", "corn": "4.20 for 1 kg", "juice": "2.80 for 64 fl oz"}
 
+// burners and pots are what stands in the kitchen and the yard.
+var (
+	burners = []object{
+		{"name": "the back left flame", "kind": "gas", "watts": 3500, "across": "10 in"},
+		{"name": "the yard burner", "kind": "gas", "watts": 9000, "across": "12 in", "outdoors": true},
+	}
+	pots = []object{
+		{"name": "the enamel canner", "kind": "boiling-water", "across": "31.5 cm", "depth": "28 cm", "rack": "1.5 cm", "weight": "1.8 kg"},
+		{"name": "the big kettle", "kind": "boiling-water", "across": "42 cm", "depth": "36 cm", "rack": "2 cm", "weight": "3.4 kg"},
+		{"name": "the fish kettle", "kind": "boiling-water", "length": "55 cm", "width": "20 cm", "depth": "22 cm", "rack": "1.5 cm", "weight": "2.2 kg"},
+		{"name": "the steamer", "kind": "steam", "across": "32 cm", "depth": "24 cm", "rack": "2 cm", "weight": "1.4 kg"},
+		{"name": "the preserving pan", "kind": "cooking", "across": "36 cm", "depth": "15 cm", "weight": "2.6 kg"},
+	}
+	standsOn = map[string]string{"the enamel canner": "the back left flame", "the big kettle": "the yard burner", "the fish kettle": "the back left flame", "the steamer": "the back left flame"}
+)
+
 // ownSources are recipes that the two can by, from books that do not exist.
 var ownSources = []object{
 	{"name": "spiced crab apples", "title": "Jars of the Upper Valley", "year": 1988, "page": "41", "product": "crab-apples",

@@ -11,6 +11,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
+	"maps"
 	"net/http"
 )
 
@@ -40,6 +41,9 @@ func Fill(ctx context.Context, address string) error {
 	if err := c.do(ctx, http.MethodPut, "/api/prices", prices, nil); err != nil {
 		return err
 	}
+	if err := c.stove(ctx); err != nil {
+		return err
+	}
 	var sources []struct {
 		ID   string `json:"id"`
 		Name string `json:"name"`
@@ -55,6 +59,33 @@ func Fill(ctx context.Context, address string) error {
 	}
 	for _, b := range batches(ids) {
 		if err := c.do(ctx, http.MethodPost, "/api/batches", b, nil); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// stove lays out burners, and the pots that stand on them.
+func (c client) stove(ctx context.Context) error {
+	var all struct {
+		Burners []struct {
+			ID   string `json:"id"`
+			Name string `json:"name"`
+		} `json:"burners"`
+	}
+	for _, b := range burners {
+		if err := c.do(ctx, http.MethodPost, "/api/burners", b, &all); err != nil {
+			return err
+		}
+	}
+	for _, p := range pots {
+		p = maps.Clone(p)
+		for _, b := range all.Burners {
+			if b.Name == standsOn[p["name"].(string)] {
+				p["burner"] = b.ID
+			}
+		}
+		if err := c.do(ctx, http.MethodPost, "/api/pots", p, nil); err != nil {
 			return err
 		}
 	}

@@ -38,9 +38,12 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 	if err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
 	}
-	kitchen := batch.Kitchen{Altitude: k.Altitude, Units: k.Units, Jars: k.Jars, Sources: map[string]guide.OwnSource{}}
+	kitchen := batch.Kitchen{Altitude: k.Altitude, Units: k.Units, Jars: k.Jars, Memo: s.memo, Sources: map[string]guide.OwnSource{}}
 	if kitchen.Schools, err = s.store.Choices(ctx); err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
+	}
+	if kitchen.Canners, err = s.canners(ctx); err != nil {
+		return batch.Kitchen{}, "", s.storeProblem(err, "canners")
 	}
 	all, err := s.store.OwnSources(ctx)
 	if err != nil {

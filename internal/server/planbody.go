@@ -119,12 +119,29 @@ type loadBody struct {
 	Spots []spotBody `json:"spots" nullable:"false"`
 }
 
+// waterLevels is the water of a load, before and after the jars go in.
+type waterLevels struct {
+	Pour    string  `json:"pour"`
+	Before  string  `json:"before" doc:"how high it stands before the jars go in"`
+	After   string  `json:"after"`
+	AfterCm float64 `json:"afterCm"`
+	FillAt  string  `json:"fillAt" doc:"how warm it should be when the jars go in"`
+	Heating string  `json:"heating" doc:"when to light it and how long to the boil; empty where the burner is not known"`
+}
+
 type cannerBody struct {
-	Name       string     `json:"name"`
-	DiameterCm float64    `json:"diameterCm"`
-	Capacity   int        `json:"capacity"`
-	Text       string     `json:"text" doc:"2 loads of 5 quarts"`
-	After      string     `json:"after" doc:"what to do when the time is up"`
-	Note       string     `json:"note" doc:"why it does not take these jars"`
-	Loads      []loadBody `json:"loads" nullable:"false"`
+	ID         string       `json:"id" doc:"of the kitchen's own; empty for the usual one"`
+	Name       string       `json:"name"`
+	DiameterCm float64      `json:"diameterCm" doc:"0 for a rectangular one"`
+	LengthCm   float64      `json:"lengthCm"`
+	WidthCm    float64      `json:"widthCm"`
+	DepthCm    float64      `json:"depthCm"`
+	RackCm     float64      `json:"rackCm"`
+	Size       string       `json:"size" doc:"31.5 cm, or 50 by 30 cm"`
+	Water      *waterLevels `json:"water" doc:"of the first load; null in steam and where there is no load"`
+	Capacity   int          `json:"capacity"`
+	Text       string       `json:"text" doc:"2 loads of 5 quarts"`
+	After      string       `json:"after" doc:"what to do when the time is up"`
+	Note       string       `json:"note" doc:"why it does not take these jars"`
+	Loads      []loadBody   `json:"loads" nullable:"false"`
 }

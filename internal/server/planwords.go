@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"mellisca/core/batch"
+	"mellisca/core/canner"
 	"mellisca/core/guide"
 	"mellisca/core/jar"
 	"mellisca/core/measure"
@@ -45,7 +46,7 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	if p.Recipe != nil {
 		b.Recipe = recipeAnswer(p, scale)
 	}
-	b.Canner = cannerAnswer(p)
+	b.Canner = cannerAnswer(p, units)
 	b.Why = []whyBody{}
 	for _, w := range p.Why(units) {
 		b.Why = append(b.Why, whyBody(w))
@@ -196,8 +197,13 @@ func bandShort(b guide.Band, units measure.System) string {
 	return s
 }
 
-func cannerAnswer(p batch.Plan) cannerBody {
-	b := cannerBody{After: p.After, Name: p.Pot.Name, DiameterCm: p.Pot.Diameter.Centimetres(), Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{}}
+func cannerAnswer(p batch.Plan, units measure.System) cannerBody {
+	pot := p.Pot
+	b := cannerBody{
+		ID: p.Canner.ID, Name: pot.Name, DiameterCm: pot.Diameter.Centimetres(), LengthCm: pot.Length.Centimetres(), WidthCm: pot.Width.Centimetres(),
+		DepthCm: pot.Depth.Centimetres(), RackCm: pot.Rack.Centimetres(), Size: potSize(pot, units),
+		After: p.After, Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{},
+	}
 	for _, l := range p.Loads {
 		body := loadBody{Jars: l.Jars, Text: p.Jar.Count(l.Jars), Spots: []spotBody{}}
 		for _, s := range l.Spots {
@@ -206,7 +212,34 @@ func cannerAnswer(p batch.Plan) cannerBody {
 		b.Loads = append(b.Loads, body)
 	}
 	b.Text = loadsText(p)
+	if w := p.Water; w != nil {
+		b.Water = &waterLevels{
+			Pour: w.Pour.Text(units), Before: w.Before.Text(units), After: w.After.Text(units), AfterCm: rounded(w.After.Centimetres(), 2),
+			FillAt: w.FillAt.Text(units), Heating: heatingText(w.Heating, w.FillAt.Text(units)),
+		}
+		if units == measure.US {
+			b.Water.Pour = w.Pour.Quarts()
+		}
+	}
 	return b
+}
+
+// potSize names a pot's inside from above.
+func potSize(p canner.Pot, units measure.System) string {
+	if p.Diameter > 0 {
+		return p.Diameter.Exact(units)
+	}
+	return p.Length.Exact(units) + " by " + p.Width.Exact(units)
+}
+
+func heatingText(h *canner.Heating, fillAt string) string {
+	switch {
+	case h == nil:
+		return ""
+	case h.Never:
+		return "This burner does not bring so much water to the boil. Take a stronger one, or a smaller pot."
+	}
+	return fmt.Sprintf("Light it about %.0f min before filling, to have it at %s; with the jars in it boils after about %.0f min.", h.ToFilling, fillAt, h.ToBoil)
 }
 
 // loadsText gathers equal loads: "1 load of 7 quarts", "6, 6 and 5 quarts".

@@ -20,6 +20,7 @@ import (
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
 
+	"mellisca/core/canner"
 	"mellisca/internal/store"
 )
 
@@ -35,6 +36,7 @@ type server struct {
 	store *store.Store
 	now   func() time.Time
 	log   *slog.Logger
+	memo  *canner.Memo // places in the kitchen's pots
 }
 
 // mostBody is the largest request body that is read, in bytes.
@@ -42,7 +44,7 @@ const mostBody = 64 << 10
 
 // New puts the server together.
 func New(o Options) http.Handler {
-	s := &server{store: o.Store, now: o.Now, log: o.Log}
+	s := &server{store: o.Store, now: o.Now, log: o.Log, memo: &canner.Memo{}}
 	r := chi.NewRouter()
 	r.Use(s.recoverer, ownHostOnly, secureHeaders, sameOriginOnly().Handler, limitBody)
 	s.register(newAPI(r))
@@ -73,6 +75,7 @@ func (s *server) register(api huma.API) {
 	s.registerLiquids(api)
 	s.registerSchools(api)
 	s.registerAltitude(api)
+	s.registerPots(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

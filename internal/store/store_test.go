@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"mellisca/core/batch"
+	"mellisca/core/canner"
 	"mellisca/core/guide"
 	"mellisca/core/jar"
 	"mellisca/core/measure"
@@ -33,7 +34,7 @@ func sample() Batch {
 		Liquid: batch.Liquid{Kind: batch.Ratio, WaterParts: 4.5, SugarParts: 1.25, Brix: 17.123, Strength: "light", Sweetener: "honey",
 			GallonCups: 2.5, Sugar: "1/4 cup", Have: "1 1/2 qt", Cores: true},
 		Conditions: guide.Conditions{Acid: guide.AcidFresh, Fruit: guide.FruitFrozen, Jars: guide.JarUsedLids, Extras: 33}, Source: "abcdefgh",
-		Blend: 5, Dilute: 1.5,
+		Blend: 5, Dilute: 1.5, Canner: "bigkettle",
 	}}
 }
 
@@ -273,5 +274,55 @@ func TestPlacesChoicesPrices(t *testing.T) {
 	}
 	if p, err := s.Prices(ctx); err != nil || len(p) != 1 || p["sugar"] != "3.49 for 4 lb" {
 		t.Errorf("%v, %v", p, err)
+	}
+}
+
+func TestPotsAndBurners(t *testing.T) {
+	ctx := context.Background()
+	s, _ := openTest(t)
+	b := Burner{Burner: canner.Burner{Name: "front left", Watts: 3500, Kind: canner.Gas}, Across: measure.Centimetres(24), GlassTop: false, Outdoors: true}
+	id, err := s.KeepBurner(ctx, b)
+	if err != nil {
+		t.Fatal(err)
+	}
+	b.ID = id
+	p := Pot{Burner: id, Pot: canner.Pot{Name: "the big kettle", Kind: canner.BoilingWater, Diameter: measure.Centimetres(36), Depth: measure.Centimetres(30), Rack: measure.Centimetres(1.5), Steel: 2 * measure.Kilogram}}
+	if p.ID, err = s.KeepPot(ctx, p); err != nil {
+		t.Fatal(err)
+	}
+	p.Depth, b.Watts = measure.Centimetres(31), 3000
+	if _, err := s.KeepPot(ctx, p); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.KeepBurner(ctx, b); err != nil {
+		t.Fatal(err)
+	}
+	pots, err := s.Pots(ctx)
+	if err != nil || len(pots) != 1 || pots[0] != p {
+		t.Errorf("%+v, %v", pots, err)
+	}
+	if all, err := s.Burners(ctx); err != nil || len(all) != 1 || all[0] != b {
+		t.Errorf("%+v, %v", all, err)
+	}
+	if err := s.RemoveBurner(ctx, id); err != nil {
+		t.Fatal(err)
+	}
+	if pots, _ := s.Pots(ctx); pots[0].Burner != "" {
+		t.Error("the pot stands on a burner that is gone")
+	}
+	for what, err := range map[string]error{
+		"a burner twice":          s.RemoveBurner(ctx, id),
+		"a pot that is not there": func() error { _, err := s.KeepPot(ctx, Pot{ID: "nothing!", Pot: p.Pot}); return err }(),
+	} {
+		if !errors.Is(err, ErrNotFound) {
+			t.Errorf("%s: %v", what, err)
+		}
+	}
+	p.ID, p.Length = "", measure.Centimetres(20)
+	if _, err := s.KeepPot(ctx, p); err == nil {
+		t.Error("a pot both round and rectangular")
+	}
+	if err := s.RemovePot(ctx, pots[0].ID); err != nil {
+		t.Error(err)
 	}
 }

@@ -5,6 +5,7 @@ import { answered, api } from '@/api/client'
 const batch = () => import('@/stations/batch/BatchStation.vue')
 const kitchen = () => import('@/stations/kitchen/KitchenStation.vue')
 const sources = () => import('@/stations/kitchen/SourcesPage.vue')
+const pots = () => import('@/stations/kitchen/PotsPage.vue')
 const schools = () => import('@/stations/kitchen/SchoolsPage.vue')
 const welcome = () => import('@/stations/kitchen/WelcomePage.vue')
 const tables = () => import('@/stations/kitchen/TablesPage.vue')
@@ -22,6 +23,7 @@ export const router = createRouter({
     { path: '/batch/:id?', name: 'batch', component: batch, meta: { title: 'Batch' } },
     { path: '/kitchen', name: 'kitchen', component: kitchen, meta: { title: 'Kitchen' } },
     { path: '/kitchen/sources', name: 'sources', component: sources, meta: { title: 'Own sources' } },
+    { path: '/kitchen/pots', name: 'pots', component: pots, meta: { title: 'Pots and burners' } },
     { path: '/kitchen/schools', name: 'schools', component: schools, meta: { title: 'Where cooks differ' } },
     { path: '/kitchen/welcome', name: 'welcome', component: welcome, meta: { title: 'Welcome' } },
     { path: '/kitchen/tables', name: 'tables', component: tables, meta: { title: 'Tested times' } },

@@ -92,6 +92,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/burners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a burner */
+        post: operations["add-burner"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/burners/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a burner */
+        put: operations["change-burner"];
+        post?: never;
+        /** Take a burner out of the kitchen */
+        delete: operations["remove-burner"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -191,6 +226,42 @@ export interface paths {
         /** The plan of a batch, without keeping it */
         post: operations["plan"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Canners, cooking pots and burners of the kitchen, with what each canner takes */
+        get: operations["pots"];
+        put?: never;
+        /** Keep a pot */
+        post: operations["add-pot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a pot */
+        put: operations["change-pot"];
+        post?: never;
+        /** Take a pot out of the kitchen */
+        delete: operations["remove-pot"];
         options?: never;
         head?: never;
         patch?: never;
@@ -578,19 +649,57 @@ export interface components {
             /** @description what the reading means */
             text: string;
         };
+        BurnerBody: {
+            across?: string;
+            glassTop?: boolean;
+            id: string;
+            /** @enum {string} */
+            kind: "gas" | "coil" | "induction";
+            name: string;
+            outdoors?: boolean;
+            /** Format: int64 */
+            watts: number;
+        };
+        BurnerFields: {
+            across?: string;
+            glassTop?: boolean;
+            /** @enum {string} */
+            kind: "gas" | "coil" | "induction";
+            name: string;
+            outdoors?: boolean;
+            /** Format: int64 */
+            watts: number;
+        };
         CannerBody: {
             /** @description what to do when the time is up */
             after: string;
             /** Format: int64 */
             capacity: number;
             /** Format: double */
+            depthCm: number;
+            /**
+             * Format: double
+             * @description 0 for a rectangular one
+             */
             diameterCm: number;
+            /** @description of the kitchen's own; empty for the usual one */
+            id: string;
+            /** Format: double */
+            lengthCm: number;
             loads: components["schemas"]["LoadBody"][];
             name: string;
             /** @description why it does not take these jars */
             note: string;
+            /** Format: double */
+            rackCm: number;
+            /** @description 31.5 cm, or 50 by 30 cm */
+            size: string;
             /** @description 2 loads of 5 quarts */
             text: string;
+            /** @description of the first load; null in steam and where there is no load */
+            water: components["schemas"]["WaterLevels"];
+            /** Format: double */
+            widthCm: number;
         };
         CatalogueBody: {
             acids: components["schemas"]["Choice"][];
@@ -935,6 +1044,55 @@ export interface components {
             /** @description what each answer rests on */
             why: components["schemas"]["WhyBody"][];
         };
+        PotBody: {
+            /** @description inside, as typed: 31.5 cm; empty for a rectangular one */
+            across?: string;
+            /** @description the id of the burner it uses */
+            burner?: string;
+            depth: string;
+            id: string;
+            /** @enum {string} */
+            kind: "boiling-water" | "steam" | "electric" | "cooking";
+            length?: string;
+            name: string;
+            /** @description height of the rack; 1.5 cm where left out */
+            rack?: string;
+            /** @description of each jar of the kitchen, in one layer */
+            takes: components["schemas"]["TakesBody"][];
+            /**
+             * Format: int64
+             * @description of an electric one
+             */
+            watts?: number;
+            /** @description of the empty pot; 1.8 kg where left out */
+            weight?: string;
+            width?: string;
+        };
+        PotFields: {
+            /** @description inside, as typed: 31.5 cm; empty for a rectangular one */
+            across?: string;
+            /** @description the id of the burner it uses */
+            burner?: string;
+            depth: string;
+            /** @enum {string} */
+            kind: "boiling-water" | "steam" | "electric" | "cooking";
+            length?: string;
+            name: string;
+            /** @description height of the rack; 1.5 cm where left out */
+            rack?: string;
+            /**
+             * Format: int64
+             * @description of an electric one
+             */
+            watts?: number;
+            /** @description of the empty pot; 1.8 kg where left out */
+            weight?: string;
+            width?: string;
+        };
+        PotsOutputBody: {
+            burners: components["schemas"]["BurnerBody"][];
+            pots: components["schemas"]["PotBody"][];
+        };
         PourBody: {
             /**
              * Format: double
@@ -1037,6 +1195,8 @@ export interface components {
             amount: string;
             /** @description the other fruits of a sauce or puree, joined by commas */
             blend?: string;
+            /** @description the id of a canner of the kitchen; its first one for the process where left out */
+            canner?: string;
             /**
              * Format: double
              * @description of juice: parts of water to one of juice, in the glass
@@ -1198,6 +1358,13 @@ export interface components {
             parts: components["schemas"]["TablePart"][];
             source: string;
         };
+        TakesBody: {
+            jar: string;
+            /** @description the pot does not take them */
+            none: boolean;
+            /** @description 7 quarts, or why none */
+            text: string;
+        };
         TestedBody: {
             acid: components["schemas"]["AcidBody"];
             altitudeBand: components["schemas"]["BandBody"];
@@ -1256,6 +1423,18 @@ export interface components {
             kitchen: string;
             /** Format: double */
             litres: number;
+        };
+        WaterLevels: {
+            after: string;
+            /** Format: double */
+            afterCm: number;
+            /** @description how high it stands before the jars go in */
+            before: string;
+            /** @description how warm it should be when the jars go in */
+            fillAt: string;
+            /** @description when to light it and how long to the boil; empty where the burner is not known */
+            heating: string;
+            pour: string;
         };
         WayText: {
             text: string;
@@ -1638,6 +1817,159 @@ export interface operations {
             };
         };
     };
+    "add-burner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BurnerFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-burner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BurnerFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-burner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     catalogue: {
         parameters: {
             query?: never;
@@ -1922,6 +2254,206 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    pots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-pot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PotFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-pot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PotFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-pot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PotsOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
             /** @description Unprocessable Entity */

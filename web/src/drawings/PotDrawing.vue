@@ -1,29 +1,50 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
 /** A canner from above, to scale, with the jars as they will stand. */
-defineProps<{
+const props = defineProps<{
   canner: Schemas['CannerBody']
   load: Schemas['LoadBody']
   jar: Schemas['JarBody']
   tint: string
   index: number
 }>()
+
+const halfX = computed(() => (props.canner.diameterCm || props.canner.lengthCm) / 2)
+const halfY = computed(() => (props.canner.diameterCm || props.canner.widthCm) / 2)
 </script>
 
 <template>
   <svg
     class="pot"
-    :viewBox="`${-canner.diameterCm / 2 - 3} ${-canner.diameterCm / 2 - 1.2} ${canner.diameterCm + 6} ${canner.diameterCm + 2.4}`"
+    :viewBox="`${-halfX - 3} ${-halfY - 1.2} ${2 * halfX + 6} ${2 * halfY + 2.4}`"
     role="img"
     :aria-label="`Load ${index + 1}: ${load.text} in the ${canner.name}, from above`"
   >
     <g fill="var(--color-plate)" stroke="var(--color-rim)" stroke-width="0.6">
-      <rect :x="-canner.diameterCm / 2 - 2.4" y="-3" width="4" height="6" rx="1.6" />
-      <rect :x="canner.diameterCm / 2 - 1.6" y="-3" width="4" height="6" rx="1.6" />
-      <circle :r="canner.diameterCm / 2 + 0.6" />
+      <rect :x="-halfX - 2.4" y="-3" width="4" height="6" rx="1.6" />
+      <rect :x="halfX - 1.6" y="-3" width="4" height="6" rx="1.6" />
+      <circle v-if="canner.diameterCm" :r="halfX + 0.6" />
+      <rect
+        v-else
+        :x="-halfX - 0.6"
+        :y="-halfY - 0.6"
+        :width="2 * halfX + 1.2"
+        :height="2 * halfY + 1.2"
+        rx="2"
+      />
     </g>
-    <circle :r="canner.diameterCm / 2 - 0.2" fill="var(--color-glass)" />
+    <circle v-if="canner.diameterCm" :r="halfX - 0.2" fill="var(--color-glass)" />
+    <rect
+      v-else
+      :x="-halfX + 0.2"
+      :y="-halfY + 0.2"
+      :width="2 * halfX - 0.4"
+      :height="2 * halfY - 0.4"
+      rx="1.4"
+      fill="var(--color-glass)"
+    />
     <g v-for="(s, i) in load.spots" :key="i" :transform="`translate(${s.xCm} ${s.yCm})`">
       <title>{{ jar.one }} {{ i + 1 }} of {{ load.jars }} in load {{ index + 1 }}</title>
       <circle :r="jar.diameterCm / 2" :fill="tint" stroke="var(--color-rim)" stroke-width="0.35" />

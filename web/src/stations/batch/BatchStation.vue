@@ -72,6 +72,7 @@ const print = () => window.print()
       :kitchen="kitchen"
       :problems="problems"
       :sources="sources ?? []"
+      :planned-in="plan?.canner.id ?? ''"
     />
     <div v-if="plan" class="answers" :class="{ waiting }" :aria-busy="waiting" data-plan>
       <RefusalPlate

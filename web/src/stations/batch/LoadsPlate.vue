@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '@/api/client'
 import PotDrawing from '@/drawings/PotDrawing.vue'
+import PotSide from '@/drawings/PotSide.vue'
 import WhyKey from './WhyKey.vue'
 
 defineProps<{ plan: Plan; tint: string }>()
@@ -9,11 +10,11 @@ defineProps<{ plan: Plan; tint: string }>()
 <template>
   <section class="plate" aria-label="Canner loads">
     <WhyKey :plan="plan" about="loads" />
-    <h2>In the canner</h2>
+    <h2>{{ plan.canner.id ? `In ${plan.canner.name}` : 'In the canner' }}</h2>
     <p v-if="plan.canner.text" class="figure" data-loads>{{ plan.canner.text }}</p>
-    <p v-if="plan.canner.note" class="note">{{ plan.canner.note }}</p>
+    <p v-if="plan.canner.note" class="note" data-canner-note>{{ plan.canner.note }}</p>
     <p v-else class="quiet small">
-      The usual {{ plan.canner.diameterCm }} cm canner takes {{ plan.canner.capacity }}.
+      {{ plan.canner.id ? 'It' : `The usual ${plan.canner.size} canner` }} takes {{ plan.canner.capacity }}.
       <template v-if="plan.time && plan.canner.loads.length > 1"
         >Each load runs its {{ plan.time.minutes }} min.</template
       >
@@ -29,6 +30,15 @@ defineProps<{ plan: Plan; tint: string }>()
         :index="i"
       />
     </div>
+    <template v-if="plan.canner.water">
+      <h3>Water</h3>
+      <PotSide class="side" :canner="plan.canner" :water="plan.canner.water" :jar="plan.jar" :tint="tint" />
+      <p class="small" data-water>
+        <strong>{{ plan.canner.water.pour }}</strong> at {{ plan.canner.water.fillAt }}:
+        {{ plan.canner.water.before }} deep before the jars, {{ plan.canner.water.after }} with them.
+      </p>
+      <p v-if="plan.canner.water.heating" class="small" data-heating>{{ plan.canner.water.heating }}</p>
+    </template>
     <p v-if="plan.time" class="small">{{ plan.canner.after }}</p>
   </section>
 </template>
@@ -39,6 +49,11 @@ defineProps<{ plan: Plan; tint: string }>()
   font-size: 1.2rem;
   font-weight: 700;
   line-height: 1.2;
+}
+h3 {
+  margin: 8px 0 0;
+  font-size: 1rem;
+  color: var(--color-rim-text);
 }
 .small {
   margin: 2px 0 6px;
@@ -54,7 +69,11 @@ defineProps<{ plan: Plan; tint: string }>()
   gap: 8px;
 }
 .pots.one {
-  grid-template-columns: minmax(0, 210px);
+  grid-template-columns: minmax(0, 190px);
   justify-content: center;
+}
+.side {
+  max-width: 210px;
+  margin: 0 auto;
 }
 </style>

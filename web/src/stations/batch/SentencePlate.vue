@@ -2,6 +2,7 @@
 import { ExclamationTriangleIcon } from '@heroicons/vue/24/outline'
 import { computed } from 'vue'
 import type { Catalogue, Kitchen } from '@/api/client'
+import { usePots } from '@/api/pots'
 import type { OwnSource } from '@/api/sources'
 import SentenceField from '@/parts/SentenceField.vue'
 import SentenceListbox from '@/parts/SentenceListbox.vue'
@@ -17,7 +18,17 @@ const props = defineProps<{
   kitchen?: Kitchen
   problems: Record<string, string>
   sources: OwnSource[]
+  plannedIn: string
 }>()
+
+const { data: pots } = usePots()
+const canners = computed(() =>
+  (pots.value?.pots ?? [])
+    .filter(
+      (p) => (p.kind === 'steam') === (props.sentence.filled.method === 'steam') && p.kind !== 'cooking',
+    )
+    .map((p) => ({ id: p.id, name: p.name })),
+)
 
 const s = computed(() => props.sentence)
 const own = (j: Catalogue['jars'][number]) => {
@@ -128,8 +139,18 @@ const needsAcid = computed(
         field="method"
         :options="catalogue.methods"
         :model-value="s.filled.method || 'boiling-water'"
-        @update:model-value="s.put({ method: $event })"
+        @update:model-value="s.put({ method: $event, canner: '' })"
       />
+      <template v-if="canners.length > 1">
+        in
+        <SentenceListbox
+          label="Canner"
+          field="canner"
+          :options="canners"
+          :model-value="s.request.canner || plannedIn"
+          @update:model-value="s.put({ canner: $event })"
+        />
+      </template>
       at
       <SentenceField
         label="Altitude"

@@ -97,6 +97,7 @@ ul,
 }
 .beside {
   float: none;
+  min-width: 44px;
   margin: 0;
 }
 .icon {

@@ -59,7 +59,7 @@ function take(found: string) {
         />
       </label>
       <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
-      <p id="altitude-help" class="help">
+      <p id="altitude-help" class="hint">
         Higher up water boils cooler, so jars need longer. Known only roughly? Give the highest it may be.
       </p>
       <div v-if="found && altitude.trim() && !wrong" class="band" data-band>

@@ -48,7 +48,7 @@ async function work() {
         Take {{ answer.altitude }}
       </button>
     </div>
-    <p v-else class="help">Plain water, boiling hard, the tip well under and off the bottom.</p>
+    <p v-else class="hint">Plain water, boiling hard, the tip well under and off the bottom.</p>
   </div>
 </template>
 

@@ -36,28 +36,29 @@ const { name, altitude, units, jars, said, problems, changed, save } = useSetup(
             metres</label
           >
         </fieldset>
-        <p class="help">You may type either, anywhere: this is how amounts are shown.</p>
+        <p class="hint">You may type either, anywhere: this is how amounts are shown.</p>
       </section>
 
       <section v-if="catalogue" class="plate">
-        <h2>The jars you have</h2>
-        <p class="help">
+        <h2>The jars and pots you have</h2>
+        <p class="hint">
           They stand first in the sentence, and ways out are offered in them. None ticked: all of your units.
         </p>
         <JarsChoice v-model="jars" :catalogue="catalogue" :units="units" />
+        <RouterLink :to="{ name: 'pots' }" class="key link" data-pots-link>Pots and burners</RouterLink>
       </section>
 
       <section class="plate">
         <h2>Your ways and your times</h2>
-        <p class="help">
+        <p class="hint">
           Raw or hot, how sweet, how jars are kept hot: cooks differ. Choose, and read what there is to say.
         </p>
         <RouterLink :to="{ name: 'schools' }" class="key link" data-schools-link
           >Where cooks differ</RouterLink
         >
-        <p class="help below">Every tested time, to be checked against your printed guide.</p>
+        <p class="hint below">Every tested time, to be checked against your printed guide.</p>
         <RouterLink :to="{ name: 'tables' }" class="key link" data-tables-link>The tested times</RouterLink>
-        <p class="help below">What is not there may be canned by a published source of your own.</p>
+        <p class="hint below">What is not there may be canned by a published source of your own.</p>
         <RouterLink :to="{ name: 'sources' }" class="key link">Own sources</RouterLink>
       </section>
 

@@ -47,12 +47,12 @@ const { said, problem, read } = useTakeFile(async (text) => {
         </button>
       </li>
     </ul>
-    <p v-else-if="asked.trim() && data" class="help">
+    <p v-else-if="asked.trim() && data" class="hint">
       No place here is called so. Type the altitude, find it with boiling water, or bring a list of your own.
     </p>
     <details>
       <summary>Bring my own places</summary>
-      <p class="help">
+      <p class="hint">
         A CSV file with a first line that says name and altitude, then a place a line: Corvane,"3,480 ft".
         With anything wrong in it, nothing is taken over.
       </p>

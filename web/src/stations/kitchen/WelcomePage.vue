@@ -44,7 +44,7 @@ async function done() {
       </section>
       <section v-if="catalogue" class="plate">
         <h2>3. Which jars do you have?</h2>
-        <p class="help">Jars made for canning. Not sure yet? Tick none, and all are offered.</p>
+        <p class="hint">Jars made for canning. Not sure yet? Tick none, and all are offered.</p>
         <JarsChoice v-model="jars" :catalogue="catalogue" :units="units" />
       </section>
     </div>
