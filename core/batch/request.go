@@ -37,6 +37,7 @@ type Request struct {
 	Altitude  string // empty: the kitchen's
 	Amount    string // "12 lb", "half a bushel", "7 jars"
 	Liquid    Liquid
+	Lots      string  // the ids of lots that it takes its fruit from, joined by commas
 	Canner    string  // the id of a canner of the kitchen; empty: its first one for the method, or the usual one
 	Dilute    float64 // of juice: parts of water to one of juice, in the glass; 0 to 10
 	guide.Conditions

@@ -1,0 +1,118 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"fmt"
+
+	"mellisca/core/fruit"
+	"mellisca/core/jar"
+	"mellisca/core/measure"
+)
+
+// Closing is what a batch gave.
+type Closing struct {
+	ID             string
+	Batch          string // id; empty: typed for an earlier season
+	Product        string
+	Kind           string
+	Form           string
+	Pack           string
+	Fruit          measure.Mass
+	Liquid         measure.Volume // that went into jars; 0: not said
+	PrepareMinutes int
+	BoilMinutes    int
+	BoilFactor     float64 // of what was worked out; 0: not said
+	Note           string
+	Day            fruit.Day
+	Forgotten      bool // not learned from
+	Filled         []fruit.Filled
+	Lots           []LotUse
+}
+
+// LotUse is what a batch took of a lot.
+type LotUse struct {
+	Lot string
+	fruit.Use
+}
+
+// Closings lists all of them, newest first.
+func (s *Store) Closings(ctx context.Context) ([]Closing, error) {
+	var all []Closing
+	at := map[string]int{}
+	err := s.each(ctx, `SELECT id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten
+		FROM closing ORDER BY day DESC, rowid DESC`, func(row *sql.Rows) error {
+		var c Closing
+		err := row.Scan(&c.ID, &c.Batch, &c.Product, &c.Kind, &c.Form, &c.Pack, &c.Fruit, &c.Liquid, &c.PrepareMinutes, &c.BoilMinutes, &c.BoilFactor, &c.Note, &c.Day, &c.Forgotten)
+		at[c.ID] = len(all)
+		all = append(all, c)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	err = s.each(ctx, `SELECT closing, jar, filled FROM closing_jar ORDER BY rowid`, func(row *sql.Rows) error {
+		var id string
+		var of jar.ID
+		var n int
+		err := row.Scan(&id, &of, &n)
+		if j, ok := jar.Find(of); ok {
+			all[at[id]].Filled = append(all[at[id]].Filled, fruit.Filled{Jar: j, Count: n})
+		}
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	return all, s.each(ctx, `SELECT closing, lot, id, of, what, mass_mg FROM lot_use WHERE closing IS NOT NULL ORDER BY rowid`, func(row *sql.Rows) error {
+		var id string
+		var u LotUse
+		err := row.Scan(&id, &u.Lot, &u.ID, &u.Of, &u.What, &u.Mass)
+		all[at[id]].Lots = append(all[at[id]].Lots, u)
+		return err
+	})
+}
+
+// AddClosing keeps what a batch gave, with its jars and what it took of lots, all
+// or nothing.
+func (s *Store) AddClosing(ctx context.Context, c Closing) (string, error) {
+	tx, err := s.write.BeginTx(ctx, nil)
+	if err != nil {
+		return "", wrapped("closing a batch", err)
+	}
+	defer tx.Rollback()
+	c.ID = newID()
+	_, err = tx.ExecContext(ctx, `INSERT INTO closing (id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		c.ID, c.Batch, c.Product, c.Kind, c.Form, c.Pack, int64(c.Fruit), int64(c.Liquid), c.PrepareMinutes, c.BoilMinutes, c.BoilFactor, c.Note, int64(c.Day), c.Forgotten)
+	if err != nil {
+		return "", wrapped("closing a batch", err)
+	}
+	for _, f := range c.Filled {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO closing_jar (closing, jar, filled) VALUES (?, ?, ?)`, c.ID, f.Jar.ID, f.Count); err != nil {
+			return "", wrapped("closing a batch", err)
+		}
+	}
+	for _, u := range c.Lots {
+		if u.ID == "" {
+			u.ID = newID()
+		}
+		if _, err := tx.ExecContext(ctx, `INSERT INTO lot_use (id, lot, closing, of, what, mass_mg) VALUES (?, ?, ?, ?, ?, ?)`, u.ID, u.Lot, c.ID, u.Of, u.What, int64(u.Mass)); err != nil {
+			return "", wrapped("closing a batch", err)
+		}
+	}
+	if err := tx.Commit(); err != nil {
+		return "", fmt.Errorf("closing a batch: %w", err)
+	}
+	return c.ID, nil
+}
+
+// ForgetClosing takes a batch out of what is learned from, or back into it.
+func (s *Store) ForgetClosing(ctx context.Context, id string, forgotten bool) error {
+	return s.one(ctx, "changing a closed batch", `UPDATE closing SET forgotten = ? WHERE id = ?`, forgotten, id)
+}
+
+// RemoveClosing opens a batch again: its jars and what it took of lots go with it.
+func (s *Store) RemoveClosing(ctx context.Context, id string) error {
+	return s.one(ctx, "opening a batch again", `DELETE FROM closing WHERE id = ?`, id)
+}
