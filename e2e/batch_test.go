@@ -29,11 +29,11 @@ func TestSentence(t *testing.T) {
 	p.says(loadsShown, "1 load of 5 quarts")
 
 	p.write("amount", "half a bushel")
-	p.says(jarsShown, "10 quarts")
-	p.says(loadsShown, "2 loads of 5 quarts")
+	p.says(jarsShown, "9 quarts") // the two of Corvane get a little less than the guide says
+	p.says(loadsShown, "2 loads: 1 of 5 quarts, 1 of 4")
 	p.write("amount", "7 jars")
 	p.says(jarsShown, "7 quarts")
-	p.says(`[data-fruit]`, "17 lb 8 oz")
+	p.says(`[data-fruit]`, "17 lb 12 oz")
 
 	p.choose("liquid", "syrup medium")
 	p.says(brixShown, "30 °Brix")
@@ -212,9 +212,9 @@ func TestPhone(t *testing.T) {
 }
 
 func TestPhoneStations(t *testing.T) {
-	for _, path := range []string{"/batch", "/kitchen"} {
+	for _, path := range []string{"/batch", "/fruit", "/kitchen", "/kitchen/pots"} {
 		p := open(t, path, 390, 844)
-		p.until(`!!document.querySelector('[data-plan], [data-band]')`)
+		p.until(`!!document.querySelector('[data-plan], [data-band], [data-fruit-station], [data-pots]')`)
 		p.noSidewaysScroll()
 		if small := p.read(`[...document.querySelectorAll('button, input:not([type=radio]):not([type=checkbox]), nav a')].filter(e => e.offsetParent && e.getBoundingClientRect().height < 47.5 && !e.classList.contains('open')).map(e => e.outerHTML.slice(0, 80)).join('\n')`); small != "" {
 			t.Errorf("%s: too small for a knuckle:\n%s", path, small)

@@ -164,7 +164,7 @@ func TestOwnSource(t *testing.T) {
 	p.accessible("own sources")
 	p.do(chromedp.EmulateViewport(390, 844))
 	p.noSidewaysScroll()
-	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a`)))
+	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a[href="/batch"]`)))
 
 	p.says(timeShown, "35")
 	p.product("crab", "own:crab apples in syrup")

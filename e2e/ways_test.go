@@ -114,7 +114,7 @@ func TestSchoolsInTheBrowser(t *testing.T) {
 	p.until(`document.querySelector('[role="status"]').innerText.includes('kept')`)
 	p.do(chromedp.EmulateViewport(390, 844))
 	p.noSidewaysScroll()
-	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a`)))
+	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a[href="/batch"]`)))
 	p.until(`document.querySelector('[aria-label="Canner loads"]')?.innerText.includes('Wait 10 minutes')`)
 	p.do(chromedp.Navigate(demo.program.Address + "/kitchen/schools"))
 	p.do(chromedp.Click(chromedp.CSS(`[data-question="rest"] [data-school="5"]`)))

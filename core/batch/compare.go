@@ -49,7 +49,7 @@ func Compare(r Request, k Kitchen, prices Prices, fruitBrix float64) (Comparison
 		c.FruitBrix = fruitBrix
 	}
 	for _, l := range besides(p.Query.Product, p.Pour.Liquid) {
-		pour := pourFor(l, p.Query.Product, p.Query.Kind, c.Jars, p.Jar)
+		pour := pourFor(l, p.Query.Product, p.Query.Kind, c.Jars, p.Jar, p.Pour.LitresPerJar)
 		if fruitBrix > 0 && l.Kind == OwnJuice && l.Brix == 0 && pour.Juice == nil {
 			pour.Brix, pour.BrixKnown, pour.BrixAbout = fruitBrix, true, true // its juice is as sweet as the fruit
 		}

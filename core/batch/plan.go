@@ -34,6 +34,7 @@ type JarCount struct {
 	Low, High int  // full jars, from the poorest to the richest fruit
 	OwnGuess  bool // the range is ours, not published
 	FromFruit bool // the count was worked out; otherwise the cook gave it
+	Batches   int  // of the cook's own that it was learned from; 0: the guide's range
 }
 
 // Load is one filling of the canner.
@@ -57,6 +58,9 @@ type Plan struct {
 
 	Jars       *JarCount
 	Fruit      *fruit.Need // for all jars planned; nil where nothing is published
+	LotNames   []string    // of the lots that it takes its fruit from
+	LotNote    string      // that they do not hold enough; empty where they do
+	Preparing  *Preparing  // how long the fruit takes to get ready
 	AmountNote string      // why jars or fruit could not be worked out
 	Pour       *Pour       // nil where the product brings its own liquid
 	Recipe     *Recipe     // what goes into the pot of fillings, sauces, butters, juices and spreads
@@ -105,7 +109,10 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	if p.Status == Refused {
 		return p, nil
 	}
+	_, p.LotNames = fromLots(r, k)
 	p.count(in)
+	p.lotNote(in)
+	p.preparing(in)
 	p.pour(in)
 	if in.source == nil {
 		p.recipe(in)
@@ -185,14 +192,14 @@ func (p *Plan) count(in read) {
 	if in.amount.Jars > 0 {
 		n := in.amount.Jars
 		p.Jars = &JarCount{Planned: n, Low: n, High: n}
-		if need, ok := fruit.FruitFor(in.Product, n, in.jar); ok {
+		if need, ok := fruit.FruitLearned(in.Product, n, in.jar, p.seen(in).Ratios); ok {
 			p.Fruit = &need
 		} else if !hasRecipe(guide.Product(in.Product)) {
 			p.AmountNote = "There is no published quantity of fruit for " + p.Name + "; go by your recipe."
 		}
 		return
 	}
-	y, ok := fruit.JarsFrom(in.Product, in.amount.Fruit, in.jar)
+	y, ok := fruit.JarsLearned(in.Product, in.amount.Fruit, in.jar, p.seen(in).Ratios)
 	switch {
 	case !ok && fillings[guide.Product(in.Product)] != nil:
 		p.AmountNote = "The recipe measures prepared fruit in cups, so say how many jars you want: 7 quarts."
@@ -201,7 +208,7 @@ func (p *Plan) count(in read) {
 	case y.Likely == 0:
 		p.AmountNote = "That is not enough to fill one " + in.jar.One + ". Take a smaller jar, or eat it fresh."
 	default:
-		p.Jars = &JarCount{Planned: y.Likely, Low: y.Low, High: y.High, OwnGuess: y.OwnGuess, FromFruit: true}
+		p.Jars = &JarCount{Planned: y.Likely, Low: y.Low, High: y.High, OwnGuess: y.OwnGuess && y.Batches == 0, FromFruit: true, Batches: y.Batches}
 		if y.Likely > fruit.MostJars {
 			p.Jars, p.AmountNote = nil, "That is more than 500 jars. Split it into batches."
 		}
@@ -216,8 +223,18 @@ func (p *Plan) pour(in read) {
 	if l.Kind == Unsweetened || l.Kind == PerQuart {
 		return // stirred into the sauce: see sweetened
 	}
-	pour := pourFor(l, guide.Product(in.Product), p.Query.Kind, p.Jars.Planned, in.jar)
+	pour := pourFor(l, guide.Product(in.Product), p.Query.Kind, p.Jars.Planned, in.jar, p.litresPerJar(in))
 	p.Pour = &pour
+}
+
+// litresPerJar is the liquid of a jar by the cook's own batches; 0: the usual share.
+func (p *Plan) litresPerJar(in read) float64 {
+	seen := p.seen(in).Liquid
+	if len(seen) == 0 {
+		return 0
+	}
+	_, likely, _ := fruit.LiquidShare(seen)
+	return likely * in.jar.Capacity.Litres()
 }
 
 func (p *Plan) load(in read) {

@@ -37,7 +37,7 @@ func makeOK(t testing.TB, r Request, k Kitchen) Plan {
 
 func TestPlanFromFruit(t *testing.T) {
 	p := makeOK(t, peaches(), corvane(t))
-	if p.Status != Tested || p.Verdict.Tested.Minutes != 35 || *p.Jars != (JarCount{5, 4, 6, false, true}) {
+	if p.Status != Tested || p.Verdict.Tested.Minutes != 35 || *p.Jars != (JarCount{5, 4, 6, false, true, 0}) {
 		t.Fatalf("%s %+v %+v", p.Status, p.Verdict, p.Jars)
 	}
 	if p.Pour.Syrup.Brix != 20 || p.Pour.Name != "light syrup" || p.Pour.Liquid.Sweetener != syrup.Sugar || p.Capacity != 7 {

@@ -35,17 +35,18 @@ const (
 	grapeJuiceBrix = 17.0
 )
 
-// pourFor works out a liquid of a product for so many jars.
-func pourFor(l Liquid, product guide.Product, kind guide.Kind, jars int, j jar.Jar) Pour {
+// pourFor works out a liquid of a product for so many jars, with so much in each; 0:
+// the usual share of the jar.
+func pourFor(l Liquid, product guide.Product, kind guide.Kind, jars int, j jar.Jar, perJar float64) Pour {
 	p := Pour{Liquid: l, Name: LiquidName(l), SparePercent: syrup.DefaultSpare}
 	own, ownKnown := fruit.Brix(string(product), string(kind))
 	if ownKnown {
 		p.FruitBrix = own
 	}
-	p.Litres, p.LitresPerJar = syrup.Volume(jars, j, 0, syrup.DefaultSpare)
+	p.Litres, p.LitresPerJar = syrup.Volume(jars, j, perJar, syrup.DefaultSpare)
 	switch brix, makes := l.brix(); {
 	case makes:
-		r := syrup.Make(syrup.Request{Jars: jars, Jar: j, Brix: brix, Strength: l.Strength, Sweetener: l.Sweetener, SparePercent: syrup.DefaultSpare})
+		r := syrup.Make(syrup.Request{Jars: jars, Jar: j, Brix: brix, Strength: l.Strength, Sweetener: l.Sweetener, SparePercent: syrup.DefaultSpare, LitresPerJar: perJar})
 		p.Syrup, p.Brix, p.BrixKnown = &r, r.Brix, true
 	case l.Kind == InJar:
 		grams, _ := sugarGrams(l.Sugar)

@@ -18,6 +18,8 @@ type Kitchen struct {
 	Units    measure.System
 	Sources  map[string]guide.OwnSource // the cook's own, by id
 	Canners  []Canner                   // its own, the usual one where there are none
+	Seen     map[Way]Seen               // what its own batches gave
+	Lots     map[string]LotAtHand       // fruit at hand, by id
 	Memo     *canner.Memo               // of places in its pots; nil: each is searched for
 	Jars     []jar.ID                   // that it has; none: all of its units
 	Schools  map[string]string          // which it follows, by question; see Questions
@@ -118,11 +120,7 @@ func understand(r Request, k Kitchen) (read, error) {
 	}
 	in.jar, _ = jar.Find(r.Jar)
 	if in.jar.ID != "" {
-		var err error
-		in.amount, err = fruit.ParseAmount(r.Amount, in.Product, in.jar)
-		if err != nil {
-			add("amount", r.Amount, sentence(err.Error()))
-		}
+		in.readAmount(add)
 	}
 	if r.Canner != "" && !slices.ContainsFunc(k.Canners, func(c Canner) bool { return c.ID == r.Canner }) {
 		in.Canner = "" // it was taken out of the kitchen since
@@ -142,6 +140,25 @@ func understand(r Request, k Kitchen) (read, error) {
 		return read{}, ps
 	}
 	return in, nil
+}
+
+// readAmount reads how much, which may be all that is left in the lots.
+func (in *read) readAmount(add func(field, given, text string)) {
+	if allOfIt(in.Amount) {
+		left, names := fromLots(in.Request, in.kitchen)
+		switch {
+		case len(names) == 0:
+			add("amount", in.Amount, "All of what? Say how much, such as 12 lb, or take it from a lot.")
+		case left == 0:
+			add("amount", in.Amount, "Nothing is left in it. Say how much you have, such as 12 lb.")
+		}
+		in.amount = fruit.Amount{Fruit: left}
+		return
+	}
+	var err error
+	if in.amount, err = fruit.ParseAmount(in.Amount, in.Product, in.jar); err != nil {
+		add("amount", in.Amount, sentence(err.Error()))
+	}
 }
 
 // query asks the guide for what r says, at an altitude.

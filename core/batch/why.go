@@ -126,6 +126,13 @@ func (p Plan) whyRefused() (Why, bool) {
 	return w, true
 }
 
+func batches(n int) string {
+	if n == 1 {
+		return "one batch"
+	}
+	return fmt.Sprintf("%d batches", n)
+}
+
 // testedRows lists the packs and sizes that a product was tested in.
 func testedRows(product guide.Product) string {
 	sizes := map[guide.Pack][]string{}
@@ -169,6 +176,9 @@ func (p Plan) whyJars(units measure.System) (Why, bool) {
 	case published:
 		say("A %s of %s lb gives %s to %s quarts, by size, ripeness and how it is cut: so one %s takes %s to %s.",
 			q.Container, plain(q.ContainerLb), plain(q.QuartsLow), plain(q.QuartsHigh), p.Jar.One, need.Low.Text(units), need.High.Text(units))
+	}
+	if p.Jars.Batches > 0 {
+		say("Your own %s of it correct the guide: each batch moves the likely count towards what you got, and narrows or widens the range by how far yours lie apart (a log-normal belief, four in five of your batches in it).", batches(p.Jars.Batches))
 	}
 	if p.Jars.FromFruit {
 		say("%s makes %d to %d full jars, most likely %d. Liquid and loads are worked out for %d; have jars and lids ready for %d.",

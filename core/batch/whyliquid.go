@@ -13,7 +13,7 @@ func (p Plan) whyLiquid(units measure.System) (Why, bool) {
 	}
 	w := Why{About: "liquid", Title: "Why so much liquid"}
 	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
-	say("About %.0f %% of a jar is liquid around the fruit: %.3f l of a %s.", syrup.Share*100, p.Pour.LitresPerJar, p.Jar.One)
+	say("About %.0f %% of a jar is liquid around the fruit: %.3f l of a %s.", 100*p.Pour.LitresPerJar/p.Jar.Capacity.Litres(), p.Pour.LitresPerJar, p.Jar.One)
 	if in := p.Pour.InJar; in != nil {
 		say("%.0f g of sugar in that much liquid is %s °Brix. At most %.0f g dissolve in it.", in.Sugar.Grams, plain(round1(in.Brix)), in.MostGrams)
 	} else {

@@ -53,6 +53,19 @@ func JarsLearned(product string, m measure.Mass, j jar.Jar, ratios []float64) (L
 	return l, true
 }
 
+// FruitLearned is how much fruit a number of jars takes, corrected by what own
+// batches gave.
+func FruitLearned(product string, jars int, j jar.Jar, ratios []float64) (Need, bool) {
+	n, ok := FruitFor(product, jars, j)
+	if !ok || len(ratios) == 0 {
+		return n, ok
+	}
+	start := NewBelief(float64(n.Likely)/float64(n.High), 1, float64(n.Likely)/float64(n.Low))
+	low, likely, high := start.Learn(ratios).Range()
+	by := func(ratio float64) measure.Mass { return measure.Mass(float64(n.Likely) / ratio) }
+	return Need{Low: by(high), Likely: by(likely), High: by(low)}, true
+}
+
 // LiquidShare is the part of a jar that its liquid takes, by what own batches used:
 // the published loads lie between 0.36 and 0.40.
 func LiquidShare(seen []float64) (low, likely, high float64) {

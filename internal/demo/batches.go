@@ -23,6 +23,50 @@ var (
 	standsOn = map[string]string{"the enamel canner": "the back left flame", "the big kettle": "the yard burner", "the fish kettle": "the back left flame", "the steamer": "the back left flame"}
 )
 
+// containers and varieties are what the two know of their fruit.
+var (
+	containers = []object{{"name": "green pail", "kind": "plum", "weight": "11 lb"}, {"name": "orchard basket", "kind": "apple", "weight": "22 lb"}}
+	varieties  = []object{
+		{"kind": "apple", "name": "Corvane Russet", "tart": 7, "texture": "holds its shape", "months": "October", "note": "Best for slices and filling."},
+		{"kind": "apple", "name": "Mill Sweeting", "tart": 2, "texture": "cooks down fast", "months": "September", "note": "Sauce needs no sugar."},
+		{"kind": "pear", "name": "Old Wall", "tart": 3, "texture": "fine, soft when ripe", "months": "September", "note": ""},
+	}
+)
+
+// lots are the fruit at hand, each with how ripe it is today and how many days ago
+// it came.
+var lots = []struct {
+	fields   object
+	daysAgo  int
+	ripeness string
+}{
+	{object{"name": "Tuesday's crate", "kind": "peach", "variety": "", "bought": "1 bushel", "price": "42", "from": "the lower orchard"}, 4, "ready"},
+	{object{"name": "the chapel plums", "kind": "plum", "bought": "3 green pails", "from": "the tree behind the chapel"}, 2, "past"},
+	{object{"name": "Marlow's berries", "kind": "berry", "bought": "2 flats", "price": "36", "from": "the hedge above the mill"}, 1, "ready"},
+	{object{"name": "Old Wall pears", "kind": "pear", "variety": "Old Wall", "bought": "40 lb", "from": "our own wall", "price": "0"}, 3, "hard"},
+	{object{"name": "russets for winter", "kind": "apple", "variety": "Corvane Russet", "bought": "3 orchard baskets", "price": "31.50"}, 9, "nearly"},
+}
+
+// past is what batches of two seasons gave: product, form, pack, months ago, pounds,
+// jars, and what was measured.
+var past = []struct {
+	product, form, pack string
+	monthsAgo           int
+	fruit               string
+	jars                []object
+	liquid              string
+	prepare, boil       int
+	note                string
+}{
+	{"peaches", "halves", "hot", 27, "24 lb", []object{{"jar": "quart", "count": 9}}, "", 70, 24, "The first box gave fewer than the next."},
+	{"peaches", "halves", "hot", 26, "36 lb", []object{{"jar": "quart", "count": 15}}, "", 95, 26, ""},
+	{"peaches", "halves", "hot", 15, "25 lb", []object{{"jar": "quart", "count": 9}, {"jar": "pint", "count": 1}}, "", 75, 0, "Peeled thickly; next time dip longer."},
+	{"peaches", "halves", "hot", 14, "48 lb", []object{{"jar": "quart", "count": 19}}, "", 130, 25, ""},
+	{"pears", "halves", "hot", 14, "30 lb", []object{{"jar": "quart", "count": 11}}, "4.2 l", 90, 0, ""},
+	{"applesauce", "sauce", "hot", 13, "48 lb", []object{{"jar": "quart", "count": 10}, {"jar": "pint", "count": 11}}, "", 110, 0, "Mill Sweeting, no sugar."},
+	{"grape-juice", "sauce", "hot", 13, "26 lb", []object{{"jar": "quart", "count": 8}}, "", 60, 0, ""},
+}
+
 // ownSources are recipes that the two can by, from books that do not exist.
 var ownSources = []object{
 	{"name": "spiced crab apples", "title": "Jars of the Upper Valley", "year": 1988, "page": "41", "product": "crab-apples",

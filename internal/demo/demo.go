@@ -13,6 +13,7 @@ import (
 	"io"
 	"maps"
 	"net/http"
+	"time"
 )
 
 // Fill lays the scenario out in the kitchen served at address. A kitchen that
@@ -42,6 +43,9 @@ func Fill(ctx context.Context, address string) error {
 		return err
 	}
 	if err := c.stove(ctx); err != nil {
+		return err
+	}
+	if err := c.larder(ctx, time.Now()); err != nil {
 		return err
 	}
 	var sources []struct {
@@ -86,6 +90,49 @@ func (c client) stove(ctx context.Context) error {
 			}
 		}
 		if err := c.do(ctx, http.MethodPost, "/api/pots", p, nil); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// larder lays out the fruit at hand, and what earlier batches gave.
+func (c client) larder(ctx context.Context, now time.Time) error {
+	for _, b := range containers {
+		if err := c.do(ctx, http.MethodPost, "/api/containers", b, nil); err != nil {
+			return err
+		}
+	}
+	for _, v := range varieties {
+		if err := c.do(ctx, http.MethodPost, "/api/varieties", v, nil); err != nil {
+			return err
+		}
+	}
+	for _, l := range lots {
+		fields := maps.Clone(l.fields)
+		fields["got"] = now.AddDate(0, 0, -l.daysAgo).Format(time.DateOnly)
+		var all struct {
+			Lots []struct {
+				ID   string `json:"id"`
+				Name string `json:"name"`
+			} `json:"lots"`
+		}
+		if err := c.do(ctx, http.MethodPost, "/api/lots", fields, &all); err != nil {
+			return err
+		}
+		for _, kept := range all.Lots {
+			if kept.Name == fields["name"] {
+				if err := c.do(ctx, http.MethodPost, "/api/lots/"+kept.ID+"/tap", object{"ripeness": l.ripeness}, nil); err != nil {
+					return err
+				}
+			}
+		}
+	}
+	for _, b := range past {
+		if err := c.do(ctx, http.MethodPost, "/api/closings", object{
+			"product": b.product, "form": b.form, "pack": b.pack, "jars": b.jars, "fruit": b.fruit, "liquid": b.liquid,
+			"prepareMinutes": b.prepare, "boilMinutes": b.boil, "note": b.note, "day": now.AddDate(0, -b.monthsAgo, 0).Format(time.DateOnly),
+		}, nil); err != nil {
 			return err
 		}
 	}

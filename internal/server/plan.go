@@ -45,6 +45,9 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 	if kitchen.Canners, err = s.canners(ctx); err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "canners")
 	}
+	if err := s.learned(ctx, &kitchen); err != nil {
+		return batch.Kitchen{}, "", err
+	}
 	all, err := s.store.OwnSources(ctx)
 	if err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "own sources")
@@ -53,6 +56,27 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 		kitchen.Sources[o.ID] = o.Source
 	}
 	return kitchen, k.Units, nil
+}
+
+// learned puts what the cook's own batches gave, and the fruit at hand, into a kitchen.
+func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
+	ways, heating, err := s.seen(ctx)
+	if err != nil {
+		return s.storeProblem(err, "closed batches")
+	}
+	k.Seen = ways
+	for i := range k.Canners {
+		k.Canners[i].Correct = heating
+	}
+	lots, err := s.store.Lots(ctx, false)
+	if err != nil {
+		return s.storeProblem(err, "lots")
+	}
+	k.Lots = map[string]batch.LotAtHand{}
+	for _, l := range lots {
+		k.Lots[l.ID] = batch.LotAtHand{Name: l.Name, Kind: l.Kind, Left: l.Left()}
+	}
+	return nil
 }
 
 // makePlan makes a plan, or a problem whose fields start with prefix.

@@ -16,6 +16,8 @@ type planBody struct {
 	Jars         *jarsBody     `json:"jars"`
 	Fruit        *fruitBody    `json:"fruit"`
 	AmountNote   string        `json:"amountNote"`
+	LotNote      string        `json:"lotNote" doc:"that the lots do not hold enough; empty where they do"`
+	Preparing    string        `json:"preparing" doc:"how long the fruit takes to get ready; empty where it cannot be told"`
 	Liquid       *pourBody     `json:"liquid" doc:"null where the product brings its own"`
 	Recipe       *recipeBody   `json:"recipe" doc:"what goes into the pot of fillings, sauces, butters, juices and spreads, with what there is to know"`
 	Canner       cannerBody    `json:"canner"`
@@ -71,6 +73,7 @@ type jarsBody struct {
 	Planned int    `json:"planned"`
 	Text    string `json:"text" doc:"5 quarts"`
 	Range   string `json:"range" doc:"empty where the cook gave the jars"`
+	Learned string `json:"learned" doc:"that it goes by the cook's own batches; empty where it does not"`
 	Ready   int    `json:"ready" doc:"how many to have ready"`
 }
 

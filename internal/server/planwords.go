@@ -2,6 +2,7 @@ package server
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	"mellisca/core/batch"
@@ -18,7 +19,7 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	b := planBody{
 		Status: string(p.Status), ProductName: p.Name, Headline: batch.Headline(p.Query, p.Name), Request: filledIn(r, p),
 		Missing: []missingBody{}, Reasons: reasonBodies(p.Verdict.Reasons), Alternatives: []offerBody{},
-		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote,
+		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote, LotNote: p.LotNote, Preparing: preparingText(p.Preparing),
 		Prepare: notNil(p.Prepare), InEachJar: notNil(p.InEachJar), Cautions: cautionBodies(p.Cautions),
 	}
 	for _, m := range p.Missing {
@@ -154,9 +155,30 @@ func jarAnswer(j jar.Jar) JarBody {
 	return JarBody{string(j.ID), j.One, j.Many, float64(j.Capacity) / 1000, j.Diameter.Centimetres(), j.Height.Centimetres(), string(j.Mouth)}
 }
 
+func preparingText(p *batch.Preparing) string {
+	if p == nil {
+		return ""
+	}
+	by := "our own guess"
+	switch {
+	case p.Batches == 1:
+		by = "by one batch of yours"
+	case p.Batches > 1:
+		by = fmt.Sprintf("by %d batches of yours", p.Batches)
+	}
+	five := func(minutes float64) float64 { return max(5, math.Round(minutes/5)*5) }
+	return fmt.Sprintf("Getting the fruit ready takes about %.0f min, %.0f to %.0f (%s).", five(p.Likely), five(p.Low), five(p.High), by)
+}
+
 func jarsAnswer(p batch.Plan) *jarsBody {
 	j := p.Jars
 	b := &jarsBody{Planned: j.Planned, Text: p.Jar.Count(j.Planned), Ready: j.High}
+	switch {
+	case j.Batches == 1:
+		b.Learned = "by the guide and one batch of yours"
+	case j.Batches > 1:
+		b.Learned = fmt.Sprintf("by the guide and %d batches of yours", j.Batches)
+	}
 	if j.FromFruit {
 		b.Range = fmt.Sprintf("%d to %d, depending on the fruit", j.Low, j.High)
 		if j.Low == j.High {

@@ -35,6 +35,7 @@ type requestBody struct {
 	Altitude  string     `json:"altitude" required:"false" maxLength:"200" doc:"as typed; the kitchen's where left out"`
 	Amount    string     `json:"amount" maxLength:"200" doc:"as typed: 12 lb, half a bushel, 7 jars"`
 	Liquid    liquidBody `json:"liquid" required:"false"`
+	Lots      string     `json:"lots" required:"false" maxLength:"400" doc:"the ids of lots that it takes its fruit from, joined by commas"`
 	Canner    string     `json:"canner" required:"false" maxLength:"40" doc:"the id of a canner of the kitchen; its first one for the process where left out"`
 	Dilute    float64    `json:"dilute" required:"false" doc:"of juice: parts of water to one of juice, in the glass"`
 	Acid      string     `json:"acid" required:"false" maxLength:"60" doc:"how the acid that the product demands was put in"`
@@ -53,7 +54,7 @@ func (b requestBody) request() (batch.Request, error) {
 		return batch.Request{}, batch.Problems{{Field: "blend", Given: b.Blend, Text: err.Error() + "."}}
 	}
 	return batch.Request{
-		Blend: blend, Dilute: b.Dilute, Canner: b.Canner,
+		Blend: blend, Dilute: b.Dilute, Canner: b.Canner, Lots: b.Lots,
 		Conditions: guide.Conditions{Acid: guide.AcidState(b.Acid), Fruit: guide.FruitState(b.Fruit), Jars: guide.JarState(b.Jars), Extras: extras},
 		Product:    b.Product, Source: b.Source, Kind: guide.Kind(b.Kind), Form: guide.Form(b.Form), Pack: guide.Pack(b.Pack), Jar: jar.ID(b.Jar),
 		Method: guide.Method(b.Method), Thickener: guide.Thickener(b.Thickener), Altitude: b.Altitude, Amount: b.Amount,
@@ -68,7 +69,7 @@ func (b requestBody) request() (batch.Request, error) {
 func requestOf(r batch.Request) requestBody {
 	return requestBody{
 		Product: r.Product, Source: r.Source, Kind: string(r.Kind), Form: string(r.Form), Pack: string(r.Pack), Jar: string(r.Jar), Method: string(r.Method),
-		Blend: r.Blend.String(), Dilute: r.Dilute, Canner: r.Canner,
+		Blend: r.Blend.String(), Dilute: r.Dilute, Canner: r.Canner, Lots: r.Lots,
 		Thickener: string(r.Thickener), Altitude: r.Altitude, Amount: r.Amount, Liquid: liquidOf(r.Liquid),
 		Acid: string(r.Acid), Fruit: string(r.Conditions.Fruit), Jars: string(r.Jars), Extras: r.Extras.String(),
 	}

@@ -76,6 +76,8 @@ func (s *server) register(api huma.API) {
 	s.registerSchools(api)
 	s.registerAltitude(api)
 	s.registerPots(api)
+	s.registerFruit(api)
+	s.registerClosings(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

@@ -2,6 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router'
 import { answered, api } from '@/api/client'
 
 // Each station is loaded when it is opened.
+const fruit = () => import('@/stations/fruit/FruitStation.vue')
 const batch = () => import('@/stations/batch/BatchStation.vue')
 const kitchen = () => import('@/stations/kitchen/KitchenStation.vue')
 const sources = () => import('@/stations/kitchen/SourcesPage.vue')
@@ -20,6 +21,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', component: batch, beforeEnter: start },
+    { path: '/fruit', name: 'fruit', component: fruit, meta: { title: 'Fruit' } },
     { path: '/batch/:id?', name: 'batch', component: batch, meta: { title: 'Batch' } },
     { path: '/kitchen', name: 'kitchen', component: kitchen, meta: { title: 'Kitchen' } },
     { path: '/kitchen/sources', name: 'sources', component: sources, meta: { title: 'Own sources' } },

@@ -11,9 +11,12 @@ export function useCatalogue() {
   })
 }
 
-/** The sentence that a new batch starts from, by the kitchen's schools and jars. */
-export function useFirst() {
-  return useQuery({ queryKey: ['first'], queryFn: () => answered(api.GET('/api/first')) })
+/** The sentence that a new batch starts from, by the kitchen's schools and jars, or from a lot. */
+export function useFirst(product: string | undefined, lot: string | undefined) {
+  return useQuery({
+    queryKey: ['first', product ?? '', lot ?? ''],
+    queryFn: () => answered(api.GET('/api/first', { params: { query: { product, lot } } })),
+  })
 }
 
 /**

@@ -75,6 +75,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what a batch gave; its fruit comes off the lots that it names */
+        post: operations["close-batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/restore": {
         parameters: {
             query?: never;
@@ -144,6 +161,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/closings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What batches gave, newest first */
+        get: operations["closings"];
+        put?: never;
+        /** Type what a batch of an earlier season gave */
+        post: operations["add-past-batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/closings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back that a batch was closed */
+        delete: operations["open-again"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/closings/{id}/forget": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Learn from a closed batch, or no longer */
+        post: operations["forget-closing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/closings/{id}/remember": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Learn from a closed batch, or no longer */
+        post: operations["remember-closing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/containers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Name a container that was weighed once */
+        post: operations["keep-container"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/first": {
         parameters: {
             query?: never;
@@ -153,6 +256,23 @@ export interface paths {
         };
         /** The sentence that a new batch starts from, by the kitchen's schools and jars */
         get: operations["first"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fruit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fruit at hand, what must be done first standing first */
+        get: operations["fruit"];
         put?: never;
         post?: never;
         delete?: never;
@@ -190,6 +310,74 @@ export interface paths {
         put?: never;
         /** Every liquid of a batch side by side: strength, cut-out, sugar, cost */
         post: operations["liquids"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a lot that came in */
+        post: operations["add-lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a lot */
+        put: operations["change-lot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/gone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a lot is no longer there, or take that back */
+        post: operations["lot-gone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/tap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say how ripe a lot is today */
+        post: operations["tap-lot"];
         delete?: never;
         options?: never;
         head?: never;
@@ -530,6 +718,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/varieties": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what is known of a variety */
+        post: operations["keep-variety"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -779,9 +984,46 @@ export interface components {
         "Choose-schoolRequest": {
             choice: string;
         };
+        ClosingBody: {
+            /** @description beside what the guide leads one to expect; empty where nothing is published */
+            against: string;
+            /** @description empty for one of an earlier season */
+            batch: string;
+            day: string;
+            /** @description not learned from */
+            forgotten: boolean;
+            headline: string;
+            id: string;
+            note: string;
+            /** @description what it gave */
+            text: string;
+        };
+        ClosingFields: {
+            /**
+             * Format: int64
+             * @description from the jars going in to the boil
+             */
+            boilMinutes?: number;
+            /** @description 2026-08-14; today where left out */
+            day?: string;
+            /** @description how much fruit went in, as typed: 24 lb */
+            fruit: string;
+            jars: components["schemas"]["FilledFields"][];
+            /** @description that went into jars; empty where not measured */
+            liquid?: string;
+            note?: string;
+            /** Format: int64 */
+            prepareMinutes?: number;
+        };
         CodeText: {
             code: string;
             text: string;
+        };
+        ContainerFields: {
+            kind: string;
+            name: string;
+            /** @description of the fruit in it, as typed */
+            weight: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -824,6 +1066,11 @@ export interface components {
              */
             type: string;
         };
+        FilledFields: {
+            /** Format: int64 */
+            count: number;
+            jar: string;
+        };
         FoundAltitude: {
             /** @description to be set as it stands */
             altitude: string;
@@ -838,6 +1085,20 @@ export interface components {
         FruitBody: {
             range: string;
             text: string;
+        };
+        FruitKindBody: {
+            id: string;
+            /** @description how much of it might be typed */
+            like: string;
+            name: string;
+        };
+        FruitOutputBody: {
+            containers: components["schemas"]["ContainerFields"][];
+            kinds: components["schemas"]["FruitKindBody"][];
+            /** @description what must be done first stands first */
+            lots: components["schemas"]["LotBody"][];
+            today: string;
+            varieties: components["schemas"]["VarietyFields"][];
         };
         "Import-placesRequest": {
             csv: string;
@@ -884,6 +1145,8 @@ export interface components {
             system: "us" | "metric";
         };
         JarsBody: {
+            /** @description that it goes by the cook's own batches; empty where it does not */
+            learned: string;
             /** Format: int64 */
             planned: number;
             /** @description empty where the cook gave the jars */
@@ -967,6 +1230,81 @@ export interface components {
             spots: components["schemas"]["SpotBody"][];
             text: string;
         };
+        "Lot-goneRequest": {
+            gone: boolean;
+        };
+        LotBody: {
+            /** @description as typed: 2 bushels, 20 lb, 3 green pails */
+            bought: string;
+            /** @description when it came, in words */
+            came: string;
+            /** @description the days it is fit to can, in words; our own guess */
+            fit: string;
+            from?: string;
+            gone: boolean;
+            /** @description the day it came, 2026-08-14; today where left out */
+            got?: string;
+            /** @description the weight is our own guess, by pieces or flats */
+            guess: boolean;
+            id: string;
+            /** @description a fruit of /api/fruit */
+            kind: string;
+            kindName: string;
+            left: string;
+            /**
+             * Format: double
+             * @description 0 to 1
+             */
+            leftPart: number;
+            /** @description what to make of it as it is now, nearest first */
+            make: components["schemas"]["MadeOf"][];
+            /** @description Tuesday's crate */
+            name: string;
+            note?: string;
+            /**
+             * @description how it likely is today
+             * @enum {string}
+             */
+            now: "hard" | "nearly" | "ready" | "past" | "";
+            /** @description what a pound or a kilogram cost; empty where not said */
+            perUnit: string;
+            /** @description for all of it, a plain number; empty where not said */
+            price?: string;
+            /** @description all that may be made of it, however ripe */
+            products: string[];
+            /**
+             * @description what was seen last; empty where nothing was
+             * @enum {string}
+             */
+            seen: "hard" | "nearly" | "ready" | "past" | "";
+            /**
+             * @description stop: today; wait: within two days; go: later
+             * @enum {string}
+             */
+            urgent: "stop" | "wait" | "go";
+            uses: string[];
+            variety?: string;
+            weight: string;
+        };
+        LotFields: {
+            /** @description as typed: 2 bushels, 20 lb, 3 green pails */
+            bought: string;
+            from?: string;
+            /** @description the day it came, 2026-08-14; today where left out */
+            got?: string;
+            /** @description a fruit of /api/fruit */
+            kind: string;
+            /** @description Tuesday's crate */
+            name: string;
+            note?: string;
+            /** @description for all of it, a plain number; empty where not said */
+            price?: string;
+            variety?: string;
+        };
+        MadeOf: {
+            name: string;
+            product: string;
+        };
         MeasureBody: {
             /** @description in the cook's own measures */
             amount: string;
@@ -990,6 +1328,27 @@ export interface components {
         };
         PartInputBody: {
             part: string;
+        };
+        PastFields: {
+            /**
+             * Format: int64
+             * @description from the jars going in to the boil
+             */
+            boilMinutes?: number;
+            /** @description 2026-08-14; today where left out */
+            day?: string;
+            form?: string;
+            /** @description how much fruit went in, as typed: 24 lb */
+            fruit: string;
+            jars: components["schemas"]["FilledFields"][];
+            /** @description that went into jars; empty where not measured */
+            liquid?: string;
+            note?: string;
+            /** @enum {string} */
+            pack: "raw" | "hot";
+            /** Format: int64 */
+            prepareMinutes?: number;
+            product: string;
         };
         PlaceBody: {
             /** @description to be set as it stands */
@@ -1029,8 +1388,12 @@ export interface components {
             jars: components["schemas"]["JarsBody"];
             /** @description null where the product brings its own */
             liquid: components["schemas"]["PourBody"];
+            /** @description that the lots do not hold enough; empty where they do */
+            lotNote: string;
             missing: components["schemas"]["MissingBody"][];
             prepare: string[];
+            /** @description how long the fruit takes to get ready; empty where it cannot be told */
+            preparing: string;
             productName: string;
             reasons: components["schemas"]["CodeText"][];
             /** @description what goes into the pot of fillings, sauces, butters, juices and spreads, with what there is to know */
@@ -1212,6 +1575,8 @@ export interface components {
             jars?: string;
             kind?: string;
             liquid?: components["schemas"]["LiquidBody"];
+            /** @description the ids of lots that it takes its fruit from, joined by commas */
+            lots?: string;
             method?: string;
             pack: string;
             product: string;
@@ -1365,6 +1730,10 @@ export interface components {
             /** @description 7 quarts, or why none */
             text: string;
         };
+        "Tap-lotRequest": {
+            /** @enum {string} */
+            ripeness: "hard" | "nearly" | "ready" | "past";
+        };
         TestedBody: {
             acid: components["schemas"]["AcidBody"];
             altitudeBand: components["schemas"]["BandBody"];
@@ -1414,6 +1783,18 @@ export interface components {
             testedAs: string;
             /** @description over the jars; empty in steam */
             water: string;
+        };
+        VarietyFields: {
+            kind: string;
+            months?: string;
+            name: string;
+            note?: string;
+            /**
+             * Format: int64
+             * @description 0 sweet, 10 tart
+             */
+            tart: number;
+            texture?: string;
         };
         WaterBody: {
             /** Format: double */
@@ -1768,6 +2149,59 @@ export interface operations {
             };
         };
     };
+    "close-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClosingFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "restore-batch": {
         parameters: {
             query?: never;
@@ -1999,10 +2433,308 @@ export interface operations {
             };
         };
     };
+    closings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-past-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "open-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "forget-closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remember-closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "keep-container": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContainerFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     first: {
         parameters: {
             query?: {
                 product?: string;
+                /** @description the id of a lot, to begin with all that is left of it */
+                lot?: string;
             };
             header?: never;
             path?: never;
@@ -2017,6 +2749,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RequestBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    fruit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -2139,6 +2918,216 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LiquidsBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-lot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-lot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "lot-gone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Lot-goneRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "tap-lot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tap-lotRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -3175,6 +4164,57 @@ export interface operations {
             };
             /** @description Error */
             default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "keep-variety": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VarietyFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -14,12 +14,15 @@ defineProps<{ plan: Plan }>()
       <p v-if="plan.jars.range" class="small">
         {{ plan.jars.range }}. Have <strong>{{ plan.jars.ready }}</strong> jars and lids ready.
       </p>
+      <p v-if="plan.jars.learned" class="small quiet" data-learned>{{ plan.jars.learned }}</p>
     </template>
     <p v-if="plan.fruit" class="small">
       from <strong data-fruit>{{ plan.fruit.text }}</strong> of fruit<template v-if="plan.fruit.range"
         >; {{ plan.fruit.range }}</template
       >
     </p>
+    <p v-if="plan.preparing" class="small quiet">{{ plan.preparing }}</p>
+    <p v-if="plan.lotNote" class="note" data-lot-note>{{ plan.lotNote }}</p>
     <p v-if="plan.amountNote" class="note" data-note>{{ plan.amountNote }}</p>
   </section>
 </template>

@@ -12,6 +12,7 @@ import AmountPlate from './AmountPlate.vue'
 import AskPlate from './AskPlate.vue'
 import BatchCard from './BatchCard.vue'
 import CautionsPlate from './CautionsPlate.vue'
+import CloseDialog from './CloseDialog.vue'
 import LiquidPlate from './LiquidPlate.vue'
 import ListPlate from './ListPlate.vue'
 import LoadsPlate from './LoadsPlate.vue'
@@ -32,7 +33,8 @@ const { data: batches } = useBatches()
 const { data: sources } = useSources()
 
 const shown = ref<Plan>()
-const { data: first } = useFirst()
+const asks = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : undefined)
+const { data: first } = useFirst(asks('product'), asks('lot'))
 const sentence = useSentence(catalogue, shown, first, sources)
 const asked = usePlan(toRef(sentence, 'request'), toRef(sentence, 'begun'))
 // A plan is shown only while the sentence is understood.
@@ -60,6 +62,12 @@ function fresh() {
   void router.push({ name: 'batch' })
 }
 const print = () => window.print()
+
+const closing = ref(false)
+function closed() {
+  closing.value = false
+  said.value = 'Closed. Its jars are learned from, and its fruit came off its lots.'
+}
 </script>
 
 <template>
@@ -120,6 +128,15 @@ const print = () => window.print()
     <button v-if="id" type="button" class="key" aria-label="Delete this batch" @click="saving.discard">
       <TrashIcon class="icon" />
     </button>
+    <button
+      v-if="id && plan && plan.status !== 'refused'"
+      type="button"
+      class="key"
+      data-close
+      @click="closing = true"
+    >
+      It is done
+    </button>
     <button v-if="plan" type="button" class="key" aria-label="Print the batch card" @click="print">
       <PrinterIcon class="icon" />
     </button>
@@ -134,6 +151,15 @@ const print = () => window.print()
     </button>
   </footer>
 
+  <CloseDialog
+    v-if="closing && id && plan && catalogue"
+    :id="id"
+    :plan="plan"
+    :catalogue="catalogue"
+    :kitchen="kitchen"
+    @close="closing = false"
+    @closed="closed"
+  />
   <BatchCard v-if="plan" :plan="plan" :note="note" :kitchen="kitchen" />
 </template>
 

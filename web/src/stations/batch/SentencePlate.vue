@@ -2,6 +2,7 @@
 import { ExclamationTriangleIcon } from '@heroicons/vue/24/outline'
 import { computed } from 'vue'
 import type { Catalogue, Kitchen } from '@/api/client'
+import { useFruit } from '@/api/fruit'
 import { usePots } from '@/api/pots'
 import type { OwnSource } from '@/api/sources'
 import SentenceField from '@/parts/SentenceField.vue'
@@ -28,6 +29,13 @@ const canners = computed(() =>
       (p) => (p.kind === 'steam') === (props.sentence.filled.method === 'steam') && p.kind !== 'cooking',
     )
     .map((p) => ({ id: p.id, name: p.name })),
+)
+
+const { data: fruit } = useFruit()
+const lots = computed(() =>
+  (fruit.value?.lots ?? [])
+    .filter((l) => l.products.includes(props.sentence.request.product))
+    .map((l) => ({ id: l.id, name: l.name })),
 )
 
 const s = computed(() => props.sentence)
@@ -122,6 +130,17 @@ const needsAcid = computed(
           :options="s.product.thickeners"
           :model-value="s.filled.thickener ?? ''"
           @update:model-value="s.put({ thickener: $event })"
+        />
+      </template>
+      <template v-if="lots.length">
+        from
+        <SentenceManyBox
+          label="Lots"
+          field="lots"
+          none="no lot"
+          :options="lots"
+          :model-value="s.request.lots ?? ''"
+          @update:model-value="s.put({ lots: $event })"
         />
       </template>
       {{ ' ' }}<LiquidWords :sentence="sentence" :catalogue="catalogue" :problems="problems" />

@@ -1,0 +1,176 @@
+package server
+
+import (
+	"encoding/json"
+	"net/http"
+	"net/http/httptest"
+	"strings"
+	"testing"
+)
+
+func lotsOf(t testing.TB, b map[string]any) (all []map[string]any) {
+	t.Helper()
+	for _, l := range b["lots"].([]any) {
+		all = append(all, l.(map[string]any))
+	}
+	return all
+}
+
+func closingsOf(t testing.TB, h http.Handler) (all []map[string]any) {
+	t.Helper()
+	w := httptest.NewRecorder()
+	h.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost/api/closings", nil))
+	if err := json.Unmarshal(w.Body.Bytes(), &all); err != nil {
+		t.Fatal(err)
+	}
+	return all
+}
+
+// TestLots runs a lot from the day it comes in, noon of 14 August 2026, to its end.
+func TestLots(t *testing.T) {
+	h := testServer(t)
+	setKitchen(t, h)
+	if status, b := send(t, h, "POST", "/api/containers", `{"name":"green pail","kind":"peach","weight":"12 lb"}`); status != 200 || len(b["containers"].([]any)) != 1 {
+		t.Fatal(status, b)
+	}
+	status, b := send(t, h, "POST", "/api/lots", `{"name":"Tuesday's crate","kind":"peach","bought":"2 green pails","price":"18","from":"the market","got":"2026-08-11"}`)
+	if status != 200 {
+		t.Fatal(status, b)
+	}
+	lot := lotsOf(t, b)[0]
+	if !holds(lot, parse(t, `{"weight":"24 lb","left":"24 lb","perUnit":"0.75 a lb","came":"3 days ago","seen":"","now":"","guess":false}`)) || len(lot["products"].([]any)) == 0 {
+		t.Errorf("%v", lot)
+	}
+	path := "/api/lots/" + lot["id"].(string)
+	_, b = send(t, h, "POST", path+"/tap", `{"ripeness":"nearly"}`)
+	if l := lotsOf(t, b)[0]; l["now"] != "nearly" || l["fit"] != "Ready about Sunday, 16 August, fit till Wednesday, 19 August (our own guess)." || l["urgent"] != "go" {
+		t.Errorf("%v", l)
+	}
+	_, b = send(t, h, "POST", path+"/tap", `{"ripeness":"past"}`)
+	if l := lotsOf(t, b)[0]; l["urgent"] != "stop" || l["make"].([]any)[0].(map[string]any)["product"] != "fruit-puree" {
+		t.Errorf("%v", l)
+	}
+	_, b = send(t, h, "POST", path+"/tap", `{"ripeness":"ready"}`)
+	if l := lotsOf(t, b)[0]; l["make"].([]any)[0].(map[string]any)["product"] != "peaches" {
+		t.Errorf("%v", l)
+	}
+	// A lot that turns sooner stands first.
+	_, b = send(t, h, "POST", "/api/lots", `{"name":"berries","kind":"berry","bought":"1 flat"}`)
+	var berries string
+	for _, l := range lotsOf(t, b) {
+		if l["name"] == "berries" {
+			berries = l["id"].(string)
+		}
+	}
+	if _, b = send(t, h, "POST", "/api/lots/"+berries+"/tap", `{"ripeness":"ready"}`); lotsOf(t, b)[0]["name"] != "berries" || lotsOf(t, b)[0]["urgent"] != "wait" || lotsOf(t, b)[0]["guess"] != true {
+		t.Errorf("%v", b["lots"])
+	}
+	_, first := get(t, h, "/api/first?product=peaches&lot="+lot["id"].(string))
+	if first["amount"] != "all of it" || first["lots"] != lot["id"] {
+		t.Errorf("%v", first)
+	}
+	raw, _ := json.Marshal(first)
+	if _, plan := send(t, h, "POST", "/api/plan", string(raw)); plan["status"] != "tested" || plan["fruit"].(map[string]any)["text"] != "24 lb" {
+		t.Errorf("%v", plan)
+	}
+	for body, fields := range map[string]string{
+		`{"name":"","kind":"stone","bought":"1 lb"}`:                        "body.name body.kind",
+		`{"name":"x","kind":"peach","bought":"heaps","price":"dear"}`:       "body.bought body.price",
+		`{"name":"x","kind":"peach","bought":"1 lb","got":"2026-08-15"}`:    "body.got",
+		`{"name":"x","kind":"peach","bought":"1 lb","got":"Tuesday"}`:       "body.got",
+		`{"name":"x","kind":"grape","bought":"2 green pails","price":"-3"}`: "body.bought body.price",
+	} {
+		status, b := send(t, h, "POST", "/api/lots", body)
+		raw, _ := json.Marshal(b["errors"])
+		for _, f := range strings.Fields(fields) {
+			if status != 422 || !strings.Contains(string(raw), f) {
+				t.Errorf("%s: %d %s, want %s", body, status, raw, f)
+			}
+		}
+	}
+	if status, b := send(t, h, "POST", path+"/gone", `{"gone":true}`); status != 200 || len(lotsOf(t, b)) != 1 {
+		t.Error(status, b)
+	}
+	if status, b := send(t, h, "POST", path+"/gone", `{"gone":false}`); status != 200 || len(lotsOf(t, b)) != 2 {
+		t.Error(status, b)
+	}
+	if status, _ := send(t, h, "POST", "/api/lots/nothing/tap", `{"ripeness":"ready"}`); status != 404 {
+		t.Error(status)
+	}
+	if status, b := send(t, h, "POST", "/api/varieties", `{"kind":"apple","name":"Russet","tart":7}`); status != 200 || len(b["varieties"].([]any)) != 1 {
+		t.Error(status, b)
+	}
+	if status, _ := send(t, h, "POST", "/api/varieties", `{"kind":"stone","name":"Russet","tart":7}`); status != 422 {
+		t.Error(status)
+	}
+	if status, _ := send(t, h, "POST", "/api/containers", `{"name":" ","kind":"stone","weight":"much"}`); status != 422 {
+		t.Error(status)
+	}
+}
+
+func TestClosingABatch(t *testing.T) {
+	h := testServer(t)
+	setKitchen(t, h)
+	_, b := send(t, h, "POST", "/api/lots", `{"name":"crate","kind":"peach","bought":"24 lb"}`)
+	lot := lotsOf(t, b)[0]["id"].(string)
+	_, saved := send(t, h, "POST", "/api/batches", `{"request":`+strings.Replace(peaches, `"pack"`, `"lots":"`+lot+`","pack"`, 1)+`}`)
+	path := "/api/batches/" + saved["id"].(string) + "/close"
+	for body, want := range map[string]string{
+		`{"jars":[],"fruit":"12 lb"}`:                                             "body.jars",
+		`{"jars":[{"jar":"mug","count":2}],"fruit":"12 lb"}`:                      "body.jars",
+		`{"jars":[{"jar":"quart","count":4}],"fruit":"some"}`:                     "body.fruit",
+		`{"jars":[{"jar":"quart","count":4}],"fruit":"30 lb"}`:                    "body.fruit",
+		`{"jars":[{"jar":"quart","count":4}],"fruit":"12 lb","liquid":"9 gal"}`:   "body.liquid",
+		`{"jars":[{"jar":"quart","count":4}],"fruit":"12 lb","day":"2027-01-01"}`: "body.day",
+	} {
+		status, b := send(t, h, "POST", path, body)
+		if raw, _ := json.Marshal(b); status != 422 || !strings.Contains(string(raw), want) {
+			t.Errorf("%s: %d %s", body, status, raw)
+		}
+	}
+	if n := len(closingsOf(t, h)); n != 0 {
+		t.Errorf("%d batches were closed half", n)
+	}
+	if status := statusOf(h, "POST", path, `{"jars":[{"jar":"quart","count":4},{"jar":"pint","count":0}],"fruit":"12 lb","liquid":"1.6 l","prepareMinutes":40,"boilMinutes":20}`); status != 200 {
+		t.Fatal(status)
+	}
+	c := closingsOf(t, h)[0]
+	if !holds(c, parse(t, `{"headline":"peaches, in halves, hot","text":"4 quarts from 12 lb","against":"17 % less than the guide's likely count","day":"2026-08-14","forgotten":false}`)) {
+		t.Errorf("%v", c)
+	}
+	if _, b := get(t, h, "/api/fruit"); lotsOf(t, b)[0]["left"] != "12 lb" {
+		t.Errorf("%v", b["lots"])
+	}
+	jars := func() any {
+		_, plan := send(t, h, "POST", "/api/plan", strings.Replace(peaches, "12 lb", "48 lb", 1))
+		return plan["jars"].(map[string]any)["learned"]
+	}
+	if jars() != "by the guide and one batch of yours" {
+		t.Error(jars())
+	}
+	if status := statusOf(h, "POST", "/api/closings/"+c["id"].(string)+"/forget", ""); status != 200 || jars() != "" {
+		t.Error(status, jars())
+	}
+	if status := statusOf(h, "POST", "/api/closings/"+c["id"].(string)+"/remember", ""); status != 200 || jars() == "" {
+		t.Error(status, jars())
+	}
+	if status := statusOf(h, "POST", "/api/closings", `{"product":"pears","pack":"hot","jars":[{"jar":"quart","count":7}],"fruit":"17.5 lb","day":"2025-09-12"}`); status != 200 {
+		t.Error(status)
+	}
+	if status := statusOf(h, "POST", "/api/closings", `{"product":"stones","pack":"hot","jars":[{"jar":"quart","count":7}],"fruit":"17.5 lb"}`); status != 422 {
+		t.Error(status)
+	}
+	if status := statusOf(h, "DELETE", "/api/closings/"+c["id"].(string), ""); status != 200 || len(closingsOf(t, h)) != 1 {
+		t.Error(status)
+	}
+	if _, b := get(t, h, "/api/fruit"); lotsOf(t, b)[0]["left"] != "24 lb" {
+		t.Errorf("a batch opened again keeps its fruit: %v", b["lots"])
+	}
+	_, refused := send(t, h, "POST", "/api/batches", `{"request":{"product":"banana","pack":"hot","jar":"pint","amount":"3 jars"}}`)
+	if status, _ := send(t, h, "POST", "/api/batches/"+refused["id"].(string)+"/close", `{"jars":[{"jar":"pint","count":3}],"fruit":"3 lb"}`); status != 422 {
+		t.Errorf("bananas were closed: %d", status)
+	}
+	if status, _ := send(t, h, "POST", "/api/batches/nothing/close", `{"jars":[],"fruit":"1 lb"}`); status != 404 {
+		t.Error(status)
+	}
+}

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { computed, reactive, ref } from 'vue'
+import { Problem, type Catalogue, type Kitchen, type Plan } from '@/api/client'
+import { useClosingChanges } from '@/api/fruit'
+
+/** What a batch gave: yields, liquid and minutes are learned from it, and its fruit comes off its lots. */
+const props = defineProps<{ id: string; plan: Plan; catalogue: Catalogue; kitchen?: Kitchen }>()
+const emit = defineEmits<{ close: []; closed: [] }>()
+const { close } = useClosingChanges()
+
+const own = computed(() => {
+  const jars = props.kitchen?.jars ?? []
+  return props.catalogue.jars.filter(
+    (j) =>
+      (jars.length ? jars.includes(j.id) : j.system === props.kitchen?.units) || j.id === props.plan.jar.id,
+  )
+})
+const counts = reactive<Record<string, string>>({
+  [props.plan.jar.id]: String(props.plan.jars?.planned ?? ''),
+})
+const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', prepare: '', boil: '', note: '' })
+const problems = ref<Record<string, string>>({})
+
+async function save() {
+  problems.value = {}
+  try {
+    await close.mutateAsync({
+      id: props.id,
+      fields: {
+        jars: own.value.map((j) => ({ jar: j.id, count: Number(counts[j.id]) || 0 })),
+        fruit: fields.fruit,
+        liquid: fields.liquid,
+        prepareMinutes: Number(fields.prepare) || 0,
+        boilMinutes: Number(fields.boil) || 0,
+        note: fields.note,
+      },
+    })
+    emit('closed')
+  } catch (e) {
+    problems.value =
+      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
+  }
+}
+</script>
+
+<template>
+  <Dialog :open="true" class="cover" @close="$emit('close')">
+    <DialogPanel class="plate panel" data-close-dialog>
+      <DialogTitle as="h2">What did it give?</DialogTitle>
+      <form @submit.prevent="save">
+        <p v-for="(text, field) in problems" :key="field" class="problem" role="alert" :data-problem="field">
+          {{ text }}
+        </p>
+        <fieldset class="grid">
+          <legend>Jars filled</legend>
+          <label v-for="j in own" :key="j.id"
+            >{{ j.many
+            }}<input v-model="counts[j.id]" class="field" inputmode="numeric" :data-field="`filled-${j.id}`"
+          /></label>
+        </fieldset>
+        <div class="grid">
+          <label
+            >Fruit that went in<input v-model="fields.fruit" class="field" data-field="closed-fruit"
+          /></label>
+          <label v-if="plan.liquid"
+            >Liquid that went into jars<input
+              v-model="fields.liquid"
+              class="field"
+              placeholder="9 cups, if you measured"
+              data-field="closed-liquid"
+          /></label>
+          <label
+            >Minutes to get the fruit ready<input v-model="fields.prepare" class="field" inputmode="numeric"
+          /></label>
+          <label
+            >Minutes from jars in to the boil<input v-model="fields.boil" class="field" inputmode="numeric"
+          /></label>
+          <label class="wide">A word for next year<input v-model="fields.note" class="field" /></label>
+        </div>
+        <div class="keys">
+          <button type="button" class="key" @click="$emit('close')">Not yet</button>
+          <button type="submit" class="key key-main" data-close-batch>Close the batch</button>
+        </div>
+      </form>
+    </DialogPanel>
+  </Dialog>
+</template>
+
+<style scoped>
+.panel {
+  width: min(760px, 100%);
+  max-height: calc(100dvh - 24px);
+  overflow-y: auto;
+}
+h2 {
+  font-size: 1.35rem;
+}
+fieldset {
+  margin: 0 0 8px;
+  padding: 0;
+  border: 0;
+}
+legend {
+  font-weight: 600;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+label {
+  line-height: 1.25;
+}
+.field {
+  display: block;
+  width: 100%;
+}
+.keys {
+  display: flex;
+  justify-content: flex-end;
+  gap: 10px;
+  margin-top: 14px;
+}
+</style>
