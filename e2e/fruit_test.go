@@ -90,3 +90,60 @@ func TestOwnPots(t *testing.T) {
 	p.do(chromedp.Click(chromedp.CSS(`[data-pot="the copper"] button:nth-of-type(2)`)))
 	p.until(`!document.querySelector('[data-pot="the copper"]')`)
 }
+
+// TestJarsAtHand counts jars, sees what is short, and spreads fruit over what is there.
+func TestJarsAtHand(t *testing.T) {
+	p := open(t, "/kitchen/stock", desktopWide, desktopHigh)
+	p.until(`document.querySelector('[data-field="owned-pint"]')?.value === '60'`)
+	p.accessible("stock")
+	p.do(chromedp.Click(chromedp.CSS(`[data-cracked="pint"]`)))
+	p.until(`document.querySelector('[data-field="owned-pint"]').value === '59'`)
+	set := func(field, value string) {
+		sel := chromedp.CSS(`[data-field="` + field + `"]`)
+		p.do(chromedp.Focus(sel), chromedp.Evaluate[chromedp.Void](`document.activeElement.select()`), chromedp.SendKeys(sel, value))
+	}
+	set("full-half-pint", "99")
+	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.until(`document.querySelector('[role="alert"]')?.innerText.includes('no more than 36 can be full')`)
+	set("full-half-pint", "20")
+	set("lids-regular", "40")
+	p.do(chromedp.Click(chromedp.CSS(`[data-save]`)))
+	p.until(`document.querySelector('[role="status"]')?.innerText.includes('Kept')`)
+	p.do(chromedp.EmulateViewport(390, 844))
+	p.noSidewaysScroll()
+	p.do(chromedp.EmulateViewport(desktopWide, desktopHigh), chromedp.Click(chromedp.CSS(`nav a[href="/batch"]`)))
+	p.says(timeShown, "35")
+	p.write("amount", "3 bushels")
+	p.until(`document.querySelector('[data-short]')?.innerText.startsWith('Short by')`)
+	p.write("amount", "24 lb")
+	p.settled()
+	p.do(chromedp.Click(chromedp.CSS(`[data-open-spread]`)))
+	p.until(`document.querySelectorAll('[data-spread] figure').length >= 1 && document.querySelector('[data-spread-text]').innerText.includes(' and ')`)
+	p.dialogCovers()
+	p.accessible("spread")
+	p.do(chromedp.Click(chromedp.CSS(`[data-sizes="1"]`)))
+	p.until(`!document.querySelector('[data-spread-text]').innerText.includes(' and ')`)
+}
+
+// TestGetReady lays things out for a batch, ticks one, adds a second batch, and takes
+// the list as text.
+func TestGetReady(t *testing.T) {
+	p := open(t, "/batch", desktopWide, desktopHigh)
+	p.says(timeShown, "35")
+	p.saved()
+	p.do(chromedp.Click(chromedp.JSPath(`[...document.querySelectorAll('[data-batch]')].find(e => e.innerText.startsWith('Pears') || e.innerText.startsWith('pears'))`)))
+	p.until(`!!document.querySelector('[data-get-ready]')`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-get-ready]`)))
+	p.until(`document.querySelectorAll('[data-item]').length > 10`)
+	p.accessible("get ready")
+	before := p.read(`document.querySelector('[data-ready-left]').innerText`)
+	p.do(chromedp.Click(chromedp.CSS(`[data-item="funnel"] input`)))
+	p.until(`document.querySelector('[data-item="funnel"]').classList.contains('done')`)
+	p.do(chromedp.Reload())
+	p.until(`document.querySelector('[data-item="funnel"] input')?.checked === true && document.querySelector('[data-ready-left]').innerText !== ` + "`" + before + "`")
+	p.do(chromedp.Click(chromedp.JSPath(`[...document.querySelectorAll('[data-for]')].find(e => !e.checked)`)))
+	p.until(`/,/.test(decodeURIComponent(location.search)) && document.querySelectorAll('[data-item]').length > 12`)
+	p.until(`fetch(document.querySelector('[data-text]').href).then(r => r.text()).then(t => window.listText = t) && (window.listText ?? '').includes('[ ] Funnel')`)
+	p.do(chromedp.EmulateViewport(390, 844))
+	p.noSidewaysScroll()
+}

@@ -60,6 +60,7 @@ type Plan struct {
 	Fruit      *fruit.Need // for all jars planned; nil where nothing is published
 	LotNames   []string    // of the lots that it takes its fruit from
 	LotNote    string      // that they do not hold enough; empty where they do
+	Short      string      // what the stock does not have for it; empty where it has all or was not counted
 	Preparing  *Preparing  // how long the fruit takes to get ready
 	AmountNote string      // why jars or fruit could not be worked out
 	Pour       *Pour       // nil where the product brings its own liquid
@@ -113,6 +114,9 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	p.count(in)
 	p.lotNote(in)
 	p.preparing(in)
+	if p.Jars != nil {
+		p.Short = shortText(k.Stock.short(p.Jar, p.Jars.High))
+	}
 	p.pour(in)
 	if in.source == nil {
 		p.recipe(in)

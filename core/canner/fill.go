@@ -71,9 +71,9 @@ func (p Pot) holds(jars []jar.Jar, effort int) ([]Placed, bool, int) {
 	return in, true, left
 }
 
-// spread is Holds that looks for places further apart than need be, so that jars
+// Spread is Holds that looks for places further apart than need be, so that jars
 // that have room stand all over the pot.
-func (p Pot) spread(jars []jar.Jar) ([]Placed, bool) {
+func (p Pot) Spread(jars []jar.Jar) ([]Placed, bool) {
 	in, ok := p.Holds(jars)
 	if !ok {
 		return nil, false

@@ -13,6 +13,13 @@ type Memo struct {
 	mu       sync.Mutex
 	capacity map[memoKey]int
 	places   map[memoKey][]Spot
+	patterns map[mixKey]Patterns
+}
+
+// mixKey is what the mixes of kinds of jars in a pot depend on.
+type mixKey struct {
+	across, length, width measure.Length
+	kinds                 [mostKinds]jar.ID
 }
 
 // memoKey is what the answer depends on: the floor of the pot and the jar's width.
@@ -48,7 +55,19 @@ func (m *Memo) Arrange(p Pot, j jar.Jar, n int) []Spot {
 	return remember(m, &m.places, keyOf(p, j, n), arrange)
 }
 
-func remember[T any](m *Memo, in *map[memoKey]T, k memoKey, find func() T) T {
+// Patterns is NewPatterns(p, kinds).
+func (m *Memo) Patterns(p Pot, kinds []jar.Jar) Patterns {
+	if m == nil {
+		return NewPatterns(p, kinds)
+	}
+	k := mixKey{p.Diameter, p.Length, p.Width, [mostKinds]jar.ID{}}
+	for i, j := range kinds[:min(len(kinds), mostKinds)] {
+		k.kinds[i] = j.ID
+	}
+	return remember(m, &m.patterns, k, func() Patterns { return NewPatterns(p, kinds) })
+}
+
+func remember[K comparable, T any](m *Memo, in *map[K]T, k K, find func() T) T {
 	m.mu.Lock()
 	v, ok := (*in)[k]
 	m.mu.Unlock()
@@ -59,7 +78,7 @@ func remember[T any](m *Memo, in *map[memoKey]T, k memoKey, find func() T) T {
 	m.mu.Lock()
 	defer m.mu.Unlock()
 	if *in == nil || len(*in) >= mostRemembered {
-		*in = map[memoKey]T{}
+		*in = map[K]T{}
 	}
 	(*in)[k] = v
 	return v

@@ -104,7 +104,7 @@ func (p Pot) Arrange(j jar.Jar, n int) (spots []Spot, ok bool) {
 		return nil, false
 	}
 	if p.Diameter == 0 || n >= len(layouts) {
-		in, ok := p.spread(slices.Repeat([]jar.Jar{j}, n))
+		in, ok := p.Spread(slices.Repeat([]jar.Jar{j}, n))
 		for _, at := range in {
 			spots = append(spots, at.Spot)
 		}

@@ -324,3 +324,15 @@ func TestLengthExact(t *testing.T) {
 		}
 	}
 }
+
+func TestRough(t *testing.T) {
+	for _, c := range []struct {
+		v          Volume
+		us, metric string
+	}{{10 * Millilitre, "a few spoons", "a few spoons"}, {105 * Millilitre, "1/2 cup", "100 ml"}, {Cup, "1 cup", "250 ml"}, {500 * Millilitre, "2 cups", "500 ml"},
+		{Quart, "1 quart", "950 ml"}, {Cups(54), "13 1/2 quarts", "12.8 l"}} {
+		if us, metric := c.v.Rough(US), c.v.Rough(Metric); us != c.us || metric != c.metric {
+			t.Errorf("%v: %q and %q, want %q and %q", c.v, us, metric, c.us, c.metric)
+		}
+	}
+}

@@ -1,6 +1,9 @@
 package measure
 
-import "math"
+import (
+	"math"
+	"strconv"
+)
 
 // Volume is an amount of liquid, or of what is measured in cups, in whole microlitres.
 type Volume int64
@@ -81,6 +84,34 @@ func (v Volume) Quarts() string {
 		return mixed(quarters, 4) + " quart"
 	}
 	return mixed(quarters, 4) + " quarts"
+}
+
+// Rough prints v where a spoon more or less does not matter: quarter cups and half
+// quarts, or 50 ml and tenths of a litre.
+func (v Volume) Rough(s System) string {
+	steps := func(size Volume) int64 { return int64(math.Round(float64(v) / float64(size))) }
+	switch {
+	case s == Metric && v < Litre:
+		if n := steps(50 * Millilitre); n > 0 {
+			return strconv.FormatInt(50*n, 10) + " ml"
+		}
+		return "a few spoons"
+	case s == Metric:
+		return trim(v.Litres(), 1) + " l"
+	case v < Quart:
+		switch n := steps(Cup / 4); {
+		case n == 0:
+			return "a few spoons"
+		case n <= 4:
+			return mixed(n, 4) + " cup"
+		default:
+			return mixed(n, 4) + " cups"
+		}
+	}
+	if n := steps(Quart / 2); n > 2 {
+		return mixed(n, 2) + " quarts"
+	}
+	return "1 quart"
 }
 
 // Text prints v as a cook reads it: kitchen measures, or millilitres and litres.

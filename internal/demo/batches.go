@@ -23,6 +23,15 @@ var (
 	standsOn = map[string]string{"the enamel canner": "the back left flame", "the big kettle": "the yard burner", "the fish kettle": "the back left flame", "the steamer": "the back left flame"}
 )
 
+// counted is what there is on the shelf in the cellar.
+var counted = object{
+	"jars": []object{
+		{"jar": "half-pint", "owned": 36, "inUse": 20}, {"jar": "pint", "owned": 60, "inUse": 31}, {"jar": "pint-wide", "owned": 12, "inUse": 12},
+		{"jar": "quart", "owned": 84, "inUse": 58}, {"jar": "quart-wide", "owned": 10, "inUse": 4},
+	},
+	"mouths": []object{{"mouth": "regular", "lids": 48, "bands": 120}, {"mouth": "wide", "lids": 12, "bands": 24}},
+}
+
 // containers and varieties are what the two know of their fruit.
 var (
 	containers = []object{{"name": "green pail", "kind": "plum", "weight": "11 lb"}, {"name": "orchard basket", "kind": "apple", "weight": "22 lb"}}

@@ -98,6 +98,9 @@ func (c client) stove(ctx context.Context) error {
 
 // larder lays out the fruit at hand, and what earlier batches gave.
 func (c client) larder(ctx context.Context, now time.Time) error {
+	if err := c.do(ctx, http.MethodPut, "/api/stock", counted, nil); err != nil {
+		return err
+	}
 	for _, b := range containers {
 		if err := c.do(ctx, http.MethodPost, "/api/containers", b, nil); err != nil {
 			return err

@@ -214,11 +214,7 @@ func (s *server) closings(ctx context.Context) (*closingsOutput, error) {
 		if info.Group == guide.Fruit {
 			words = append(words, c.Pack)
 		}
-		var jars []string
-		for _, f := range c.Filled {
-			jars = append(jars, f.Jar.Count(f.Count))
-		}
-		b := closingBody{c.ID, c.Batch, strings.Join(words, ", "), strings.Join(jars, " and ") + " from " + c.Fruit.Text(units), "", dateOf(c.Day).Format(time.DateOnly), c.Forgotten, c.Note}
+		b := closingBody{c.ID, c.Batch, strings.Join(words, ", "), filledText(c.Filled) + " from " + c.Fruit.Text(units), "", dateOf(c.Day).Format(time.DateOnly), c.Forgotten, c.Note}
 		if ratio, ok := fruit.Ratio(c.Product, c.Fruit, c.Filled); ok {
 			b.Against = againstText(ratio)
 		}

@@ -174,3 +174,76 @@ func TestClosingABatch(t *testing.T) {
 		t.Error(status)
 	}
 }
+
+func TestStockAndSpread(t *testing.T) {
+	h := testServer(t)
+	setKitchen(t, h)
+	if _, p := send(t, h, "POST", "/api/plan", peaches); p["counted"] != false || p["short"] != "" {
+		t.Errorf("%v", p)
+	}
+	if status, b := send(t, h, "PUT", "/api/stock", `{"jars":[{"jar":"quart","owned":8,"inUse":3},{"jar":"pint","owned":20,"inUse":0}],"mouths":[{"mouth":"regular","lids":30,"bands":30},{"mouth":"wide","lids":0,"bands":0}]}`); status != 200 {
+		t.Fatal(status, b)
+	}
+	if _, p := send(t, h, "POST", "/api/plan", peaches); p["counted"] != true || p["short"] != "Short by 1 quart." {
+		t.Errorf("%v", p["short"])
+	}
+	request := strings.Replace(peaches, "12 lb", "24 lb", 1)
+	status, b := send(t, h, "POST", "/api/spread", `{"request":`+request+`}`)
+	if status != 200 || b["ok"] != true || len(b["loads"].([]any)) == 0 || b["left"] == "" {
+		t.Fatalf("%d %v", status, b)
+	}
+	placed := 0
+	for _, l := range b["loads"].([]any) {
+		placed += len(l.(map[string]any)["placed"].([]any))
+	}
+	if placed < 14 || placed > 19 {
+		t.Errorf("%d jars: %v", placed, b["text"])
+	}
+	if _, b = send(t, h, "POST", "/api/spread", `{"sizes":1,"request":`+request+`}`); strings.Contains(b["text"].(string), " and ") {
+		t.Errorf("%v", b["text"])
+	}
+	if _, b = send(t, h, "POST", "/api/spread", `{"request":`+strings.Replace(peaches, "12 lb", "7 jars", 1)+`}`); b["ok"] != false {
+		t.Errorf("%v", b)
+	}
+	for _, bad := range []string{
+		`{"jars":[{"jar":"mug","owned":8,"inUse":3}],"mouths":[]}`, `{"jars":[{"jar":"quart","owned":2,"inUse":3}],"mouths":[]}`,
+		`{"jars":[{"jar":"quart","owned":-2,"inUse":0}],"mouths":[]}`, `{"jars":[],"mouths":[{"mouth":"narrow","lids":1,"bands":1}]}`,
+	} {
+		if status, b := send(t, h, "PUT", "/api/stock", bad); status != 422 {
+			t.Errorf("%s: %d %v", bad, status, b)
+		}
+	}
+}
+
+func TestGetReadyList(t *testing.T) {
+	h := testServer(t)
+	setKitchen(t, h)
+	var ids []string
+	for _, body := range []string{peaches, strings.NewReplacer(`"peaches"`, `"pears"`, `"freestone"`, `""`).Replace(peaches)} {
+		_, b := send(t, h, "POST", "/api/batches", `{"request":`+body+`}`)
+		ids = append(ids, b["id"].(string))
+	}
+	both := ids[1] + "," + ids[0] + "," + ids[0]
+	status, b := get(t, h, "/api/ready?batches="+both)
+	if status != 200 || len(b["headlines"].([]any)) != 2 || len(b["groups"].([]any)) != 5 {
+		t.Fatalf("%d %v", status, b)
+	}
+	left := b["left"].(float64)
+	if _, b = send(t, h, "POST", "/api/ready/ticks", `{"batches":"`+ids[0]+`,`+ids[1]+`","item":"funnel","ticked":true}`); b["left"] != left-1 {
+		t.Errorf("%v of %v", b["left"], left)
+	}
+	w := httptest.NewRecorder()
+	h.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost/api/ready.txt?batches="+both, nil))
+	if text := w.Body.String(); !strings.HasPrefix(w.Header().Get("Content-Type"), "text/plain") || !strings.Contains(text, "[x] Funnel") || !strings.Contains(text, "[ ] Pears: 12 lb") {
+		t.Errorf("%s", text)
+	}
+	if _, b = send(t, h, "POST", "/api/ready/ticks", `{"batches":"`+both+`","item":"funnel","ticked":false}`); b["left"] != left {
+		t.Errorf("%v of %v", b["left"], left)
+	}
+	if status, _ := get(t, h, "/api/ready?batches="); status != 422 {
+		t.Error(status)
+	}
+	if status, _ := get(t, h, "/api/ready?batches=nothing"); status != 404 {
+		t.Error(status)
+	}
+}

@@ -68,6 +68,9 @@ func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
 	for i := range k.Canners {
 		k.Canners[i].Correct = heating
 	}
+	if k.Stock, err = s.store.Stock(ctx); err != nil {
+		return s.storeProblem(err, "count of jars")
+	}
 	lots, err := s.store.Lots(ctx, false)
 	if err != nil {
 		return s.storeProblem(err, "lots")

@@ -70,7 +70,7 @@ func pourAnswer(plan batch.Plan, in scale) *pourBody {
 		b.Notes = append(b.Notes, "Simmer the cores or peelings in it about 10 minutes and strain it: they give flavour, and a little sugar that is not counted.")
 	}
 	if left := p.Left(plan.Jars.Planned); left > 0 && p.Juice == nil {
-		b.Left = "About " + litres(left) + " will be over. " + batch.KeepSyrup
+		b.Left = "About " + measure.Litres(left).Rough(in.units) + " will be over. " + batch.KeepSyrup
 	}
 	b.CutOut = cutOutText(p)
 	return b

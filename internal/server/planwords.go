@@ -19,7 +19,7 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	b := planBody{
 		Status: string(p.Status), ProductName: p.Name, Headline: batch.Headline(p.Query, p.Name), Request: filledIn(r, p),
 		Missing: []missingBody{}, Reasons: reasonBodies(p.Verdict.Reasons), Alternatives: []offerBody{},
-		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote, LotNote: p.LotNote, Preparing: preparingText(p.Preparing),
+		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote, LotNote: p.LotNote, Short: p.Short, Counted: k.Stock.Counted(), Preparing: preparingText(p.Preparing),
 		Prepare: notNil(p.Prepare), InEachJar: notNil(p.InEachJar), Cautions: cautionBodies(p.Cautions),
 	}
 	for _, m := range p.Missing {

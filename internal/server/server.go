@@ -78,6 +78,8 @@ func (s *server) register(api huma.API) {
 	s.registerPots(api)
 	s.registerFruit(api)
 	s.registerClosings(api)
+	s.registerStock(api)
+	s.registerReady(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

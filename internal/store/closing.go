@@ -101,6 +101,11 @@ func (s *Store) AddClosing(ctx context.Context, c Closing) (string, error) {
 			return "", wrapped("closing a batch", err)
 		}
 	}
+	if c.Batch != "" {
+		if err := fillStock(ctx, tx, c.Filled, 1); err != nil {
+			return "", err
+		}
+	}
 	if err := tx.Commit(); err != nil {
 		return "", fmt.Errorf("closing a batch: %w", err)
 	}
@@ -113,6 +118,43 @@ func (s *Store) ForgetClosing(ctx context.Context, id string, forgotten bool) er
 }
 
 // RemoveClosing opens a batch again: its jars and what it took of lots go with it.
+// The lids stay used.
 func (s *Store) RemoveClosing(ctx context.Context, id string) error {
-	return s.one(ctx, "opening a batch again", `DELETE FROM closing WHERE id = ?`, id)
+	all, err := s.Closings(ctx)
+	if err != nil {
+		return err
+	}
+	tx, err := s.write.BeginTx(ctx, nil)
+	if err != nil {
+		return wrapped("opening a batch again", err)
+	}
+	defer tx.Rollback()
+	for _, c := range all {
+		if c.ID == id && c.Batch != "" {
+			if err := fillStock(ctx, tx, c.Filled, -1); err != nil {
+				return err
+			}
+		}
+	}
+	if err := oneOf(ctx, tx, "opening a batch again", `DELETE FROM closing WHERE id = ?`, id); err != nil {
+		return err
+	}
+	return tx.Commit()
+}
+
+// fillStock counts jars as full, and their lids as used; by -1 the jars as empty
+// again. What was never counted stays so.
+func fillStock(ctx context.Context, tx execer, filled []fruit.Filled, by int) error {
+	for _, f := range filled {
+		if _, err := tx.ExecContext(ctx, `UPDATE stock SET in_use = max(0, min(owned, in_use + ?)) WHERE jar = ?`, by*f.Count, f.Jar.ID); err != nil {
+			return wrapped("counting jars", err)
+		}
+		if by < 0 {
+			continue
+		}
+		if _, err := tx.ExecContext(ctx, `UPDATE closure SET lids = max(0, lids - ?) WHERE mouth = ?`, f.Count, f.Jar.Mouth); err != nil {
+			return wrapped("counting lids", err)
+		}
+	}
+	return nil
 }

@@ -413,3 +413,41 @@ func TestLotsAndClosings(t *testing.T) {
 		t.Errorf("%+v, %v", vs, err)
 	}
 }
+
+func TestStockFollowsBatches(t *testing.T) {
+	ctx := context.Background()
+	s, _ := openTest(t)
+	quart, _ := jar.Find("quart")
+	st := batch.Stock{Jars: map[jar.ID]batch.Owned{"quart": {Owned: 20, InUse: 4}, "pint": {}}, Lids: map[jar.Mouth]int{jar.Regular: 12, jar.Wide: 3}, Bands: map[jar.Mouth]int{jar.Regular: 30, jar.Wide: 0}}
+	if err := s.SetStock(ctx, st); err != nil {
+		t.Fatal(err)
+	}
+	if got, err := s.Stock(ctx); err != nil || !reflect.DeepEqual(got, st) {
+		t.Errorf("%+v, %v", got, err)
+	}
+	c := Closing{Batch: "abcdefgh", Product: "peaches", Pack: "hot", Fruit: 12 * measure.Pound, Filled: []fruit.Filled{{Jar: quart, Count: 5}}}
+	id, err := s.AddClosing(ctx, c)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if got, _ := s.Stock(ctx); got.Jars["quart"].InUse != 9 || got.Lids[jar.Regular] != 7 {
+		t.Errorf("%+v", got)
+	}
+	c.Batch = "" // of an earlier season: its jars were emptied long ago
+	if _, err := s.AddClosing(ctx, c); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.RemoveClosing(ctx, id); err != nil {
+		t.Fatal(err)
+	}
+	if got, _ := s.Stock(ctx); got.Jars["quart"].InUse != 4 || got.Lids[jar.Regular] != 7 {
+		t.Errorf("opened again: %+v", got)
+	}
+	st.Jars["quart"] = batch.Owned{Owned: 1, InUse: 2}
+	if err := s.SetStock(ctx, st); err == nil {
+		t.Error("more full jars than there are")
+	}
+	if got, _ := s.Stock(ctx); got.Jars["quart"].Owned != 20 {
+		t.Errorf("half kept: %+v", got)
+	}
+}

@@ -2,6 +2,8 @@ import { createRouter, createWebHistory } from 'vue-router'
 import { answered, api } from '@/api/client'
 
 // Each station is loaded when it is opened.
+const ready = () => import('@/stations/batch/ReadyPage.vue')
+const stock = () => import('@/stations/kitchen/StockPage.vue')
 const fruit = () => import('@/stations/fruit/FruitStation.vue')
 const batch = () => import('@/stations/batch/BatchStation.vue')
 const kitchen = () => import('@/stations/kitchen/KitchenStation.vue')
@@ -22,9 +24,11 @@ export const router = createRouter({
   routes: [
     { path: '/', component: batch, beforeEnter: start },
     { path: '/fruit', name: 'fruit', component: fruit, meta: { title: 'Fruit' } },
+    { path: '/batch/ready', name: 'ready', component: ready, meta: { title: 'Get ready' } },
     { path: '/batch/:id?', name: 'batch', component: batch, meta: { title: 'Batch' } },
     { path: '/kitchen', name: 'kitchen', component: kitchen, meta: { title: 'Kitchen' } },
     { path: '/kitchen/sources', name: 'sources', component: sources, meta: { title: 'Own sources' } },
+    { path: '/kitchen/stock', name: 'stock', component: stock, meta: { title: 'Jars, lids, bands' } },
     { path: '/kitchen/pots', name: 'pots', component: pots, meta: { title: 'Pots and burners' } },
     { path: '/kitchen/schools', name: 'schools', component: schools, meta: { title: 'Where cooks differ' } },
     { path: '/kitchen/welcome', name: 'welcome', component: welcome, meta: { title: 'Welcome' } },

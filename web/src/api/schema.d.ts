@@ -493,6 +493,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything to have ready for one or several saved batches */
+        get: operations["ready"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ready.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same list as plain text */
+        get: operations["ready-text"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ready/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that something is laid out, or not yet */
+        post: operations["tick-ready"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools": {
         parameters: {
             query?: never;
@@ -624,6 +675,41 @@ export interface paths {
         put?: never;
         /** Take an own source out of use, or bring it back */
         post: operations["retire-source"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the fruit likely gives, put into the jars at hand */
+        post: operations["spread"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jars, new lids and bands of the kitchen */
+        get: operations["stock"];
+        /** Say what was counted */
+        put: operations["set-stock"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1015,6 +1101,14 @@ export interface components {
             /** Format: int64 */
             prepareMinutes?: number;
         };
+        ClosureFields: {
+            /** Format: int64 */
+            bands: number;
+            /** Format: int64 */
+            lids: number;
+            /** @enum {string} */
+            mouth: "regular" | "wide";
+        };
         CodeText: {
             code: string;
             text: string;
@@ -1316,6 +1410,15 @@ export interface components {
             field: string;
             text: string;
         };
+        MixedLoadBody: {
+            /** Format: int64 */
+            minutes: number;
+            /** @description jars of several kinds: the longest time rules */
+            mixed: boolean;
+            placed: components["schemas"]["PlacedBody"][];
+            /** @description 6 quarts and 2 pints */
+            text: string;
+        };
         NewBatchBody: {
             note?: string;
             request: components["schemas"]["RequestBody"];
@@ -1325,6 +1428,16 @@ export interface components {
             /** Format: int64 */
             minutes: number;
             request: components["schemas"]["RequestBody"];
+        };
+        OwnedFields: {
+            /**
+             * Format: int64
+             * @description full, on the shelf
+             */
+            inUse: number;
+            jar: string;
+            /** Format: int64 */
+            owned: number;
         };
         PartInputBody: {
             part: string;
@@ -1364,6 +1477,16 @@ export interface components {
             /** @description the cook's own entry */
             own: boolean;
         };
+        PlacedBody: {
+            /** Format: double */
+            diameterCm: number;
+            jarId: string;
+            one: string;
+            /** Format: double */
+            xCm: number;
+            /** Format: double */
+            yCm: number;
+        };
         PlacesOutputBody: {
             /**
              * Format: int64
@@ -1379,6 +1502,8 @@ export interface components {
             amountNote: string;
             canner: components["schemas"]["CannerBody"];
             cautions: components["schemas"]["CodeText"][];
+            /** @description jars were counted, so that the fruit can be spread over them */
+            counted: boolean;
             fruit: components["schemas"]["FruitBody"];
             /** @description what is packed, in a line */
             headline: string;
@@ -1400,6 +1525,8 @@ export interface components {
             recipe: components["schemas"]["RecipeBody"];
             /** @description the request with what was left out filled in */
             request: components["schemas"]["RequestBody"];
+            /** @description what the stock does not have; empty where it has all or was not counted */
+            short: string;
             /** @enum {string} */
             status: "tested" | "own-source" | "refused" | "incomplete";
             /** @description null unless tested or by an own source */
@@ -1521,6 +1648,26 @@ export interface components {
             chosen: string;
             id: string;
             schools: components["schemas"]["SchoolBody"][];
+        };
+        ReadyBody: {
+            groups: components["schemas"]["ReadyGroup"][];
+            headlines: string[];
+            /**
+             * Format: int64
+             * @description how many are not laid out yet
+             */
+            left: number;
+        };
+        ReadyGroup: {
+            items: components["schemas"]["ReadyItem"][];
+            name: string;
+        };
+        ReadyItem: {
+            id: string;
+            /** @description what is missing of it; empty where nothing is known to be */
+            short: string;
+            text: string;
+            ticked: boolean;
         };
         RecipeBody: {
             /** @description the ingredient that may never be reduced */
@@ -1665,6 +1812,30 @@ export interface components {
             /** Format: double */
             yCm: number;
         };
+        SpreadBody: {
+            canner: components["schemas"]["CannerBody"];
+            /** @description for the refrigerator; empty where nothing is over */
+            left: string;
+            loads: components["schemas"]["MixedLoadBody"][];
+            /** Format: int64 */
+            minutes: number;
+            /** @description false where jars were not counted, or none can be used */
+            ok: boolean;
+            text: string;
+        };
+        SpreadRequest: {
+            request: components["schemas"]["RequestBody"];
+            /**
+             * Format: int64
+             * @description the most sizes of jar
+             * @default 2
+             */
+            sizes: number;
+        };
+        StockBody: {
+            jars: components["schemas"]["OwnedFields"][];
+            mouths: components["schemas"]["ClosureFields"][];
+        };
         SweetenerBody: {
             /** Format: double */
             cups: number;
@@ -1761,6 +1932,11 @@ export interface components {
             verdict: "tested";
             /** Format: int64 */
             waterOverJarsInches: number | null;
+        };
+        "Tick-readyRequest": {
+            batches: string;
+            item: string;
+            ticked: boolean;
         };
         TimeBody: {
             /** @description empty where the fruit is acid enough */
@@ -3593,6 +3769,159 @@ export interface operations {
             };
         };
     };
+    ready: {
+        parameters: {
+            query?: {
+                /** @description the ids of saved batches, joined by commas */
+                batches?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadyBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "ready-text": {
+        parameters: {
+            query?: {
+                /** @description the ids of saved batches, joined by commas */
+                batches?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "tick-ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tick-readyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadyBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     schools: {
         parameters: {
             query?: never;
@@ -3948,6 +4277,119 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpreadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpreadBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockBody"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Plan } from '@/api/client'
+import SpreadDialog from './SpreadDialog.vue'
 import WhyKey from './WhyKey.vue'
+import type { Sentence } from './sentence'
 
-defineProps<{ plan: Plan }>()
+defineProps<{ plan: Plan; sentence: Sentence; tint: string }>()
+const spreading = ref(false)
 </script>
 
 <template>
@@ -21,6 +25,17 @@ defineProps<{ plan: Plan }>()
         >; {{ plan.fruit.range }}</template
       >
     </p>
+    <p v-if="plan.short" class="note" data-short>{{ plan.short }}</p>
+    <button
+      v-if="plan.counted && plan.jars?.range"
+      type="button"
+      class="key"
+      data-open-spread
+      @click="spreading = true"
+    >
+      Into the jars I have
+    </button>
+    <SpreadDialog v-if="spreading" :sentence="sentence" :tint="tint" @close="spreading = false" />
     <p v-if="plan.preparing" class="small quiet">{{ plan.preparing }}</p>
     <p v-if="plan.lotNote" class="note" data-lot-note>{{ plan.lotNote }}</p>
     <p v-if="plan.amountNote" class="note" data-note>{{ plan.amountNote }}</p>
@@ -37,6 +52,11 @@ defineProps<{ plan: Plan }>()
 .small {
   margin: 2px 0 0;
   line-height: 1.3;
+}
+.key {
+  width: 100%;
+  margin: 4px 0;
+  padding: 6px 8px;
 }
 .note {
   margin: 6px 0 0;

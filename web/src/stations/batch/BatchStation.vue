@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PrinterIcon, TrashIcon } from '@heroicons/vue/24/outline'
 import { computed, ref, toRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { useBatches } from '@/api/batches'
 import type { Plan } from '@/api/client'
 import { useKitchen } from '@/api/kitchen'
@@ -96,7 +96,7 @@ function closed() {
           <ListPlate title="In each jar" :lines="plan.inEachJar" />
         </div>
         <div class="stack">
-          <AmountPlate :plan="plan" />
+          <AmountPlate :plan="plan" :sentence="sentence" :tint="tint" />
           <LiquidPlate
             v-if="plan.liquid"
             :plan="plan"
@@ -128,6 +128,13 @@ function closed() {
     <button v-if="id" type="button" class="key" aria-label="Delete this batch" @click="saving.discard">
       <TrashIcon class="icon" />
     </button>
+    <RouterLink
+      v-if="id && plan && plan.status !== 'refused'"
+      :to="{ name: 'ready', query: { batches: id } }"
+      class="key link"
+      data-get-ready
+      >Get ready</RouterLink
+    >
     <button
       v-if="id && plan && plan.status !== 'refused'"
       type="button"

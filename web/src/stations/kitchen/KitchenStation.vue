@@ -45,7 +45,10 @@ const { name, altitude, units, jars, said, problems, changed, save } = useSetup(
           They stand first in the sentence, and ways out are offered in them. None ticked: all of your units.
         </p>
         <JarsChoice v-model="jars" :catalogue="catalogue" :units="units" />
-        <RouterLink :to="{ name: 'pots' }" class="key link" data-pots-link>Pots and burners</RouterLink>
+        <div class="links">
+          <RouterLink :to="{ name: 'stock' }" class="key link" data-stock-link>Count them</RouterLink>
+          <RouterLink :to="{ name: 'pots' }" class="key link" data-pots-link>Pots and burners</RouterLink>
+        </div>
       </section>
 
       <section class="plate">
@@ -89,6 +92,11 @@ h1 {
 .plates > section {
   break-inside: avoid;
   margin-bottom: 14px;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 .link {
   display: inline-flex;
