@@ -66,6 +66,7 @@ type Plan struct {
 	Pour       *Pour       // nil where the product brings its own liquid
 	Recipe     *Recipe     // what goes into the pot of fillings, sauces, butters, juices and spreads
 	Canner     Canner
+	CookUps    *CookUps     // how it goes through the cooking pots; nil where none is known
 	Pot        canner.Pot   // of the canner
 	Water      *CannerWater // of the first load; nil in steam, and where there is no load
 	Capacity   int          // jars of this size in one load
@@ -121,6 +122,7 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	if in.source == nil {
 		p.recipe(in)
 	}
+	p.cookUps(in)
 	p.load(in)
 	p.water(in, p.Canner)
 	p.Prepare = preparation(in, &p)

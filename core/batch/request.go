@@ -22,6 +22,7 @@ type Kitchen struct {
 	Lots     map[string]LotAtHand       // fruit at hand, by id
 	Stock    Stock                      // jars, lids and bands; empty: not counted
 	Memo     *canner.Memo               // of places in its pots; nil: each is searched for
+	Pots     []canner.Pot               // that fruit is cooked in
 	Jars     []jar.ID                   // that it has; none: all of its units
 	Schools  map[string]string          // which it follows, by question; see Questions
 }

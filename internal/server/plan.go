@@ -42,7 +42,7 @@ func (s *server) kitchenNow(ctx context.Context) (batch.Kitchen, measure.System,
 	if kitchen.Schools, err = s.store.Choices(ctx); err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "kitchen")
 	}
-	if kitchen.Canners, err = s.canners(ctx); err != nil {
+	if kitchen.Canners, kitchen.Pots, err = s.canners(ctx); err != nil {
 		return batch.Kitchen{}, "", s.storeProblem(err, "canners")
 	}
 	if err := s.learned(ctx, &kitchen); err != nil {

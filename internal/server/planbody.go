@@ -19,6 +19,7 @@ type planBody struct {
 	LotNote      string        `json:"lotNote" doc:"that the lots do not hold enough; empty where they do"`
 	Short        string        `json:"short" doc:"what the stock does not have; empty where it has all or was not counted"`
 	Counted      bool          `json:"counted" doc:"jars were counted, so that the fruit can be spread over them"`
+	CookUps      string        `json:"cookUps" doc:"how it goes through the cooking pots; empty where none is known"`
 	Preparing    string        `json:"preparing" doc:"how long the fruit takes to get ready; empty where it cannot be told"`
 	Liquid       *pourBody     `json:"liquid" doc:"null where the product brings its own"`
 	Recipe       *recipeBody   `json:"recipe" doc:"what goes into the pot of fillings, sauces, butters, juices and spreads, with what there is to know"`

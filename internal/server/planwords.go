@@ -28,6 +28,9 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	for _, a := range p.Verdict.Alternatives {
 		b.Alternatives = append(b.Alternatives, offerBody{batch.Label(p.Query, a), a.Minutes, requestOf(r.Instead(a))})
 	}
+	if p.CookUps != nil {
+		b.CookUps = p.CookUps.Text(units)
+	}
 	if p.Altitude != nil {
 		b.Altitude = p.Altitude.Text(units)
 	}

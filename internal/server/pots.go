@@ -262,19 +262,20 @@ func (f BurnerFields) burner() (store.Burner, error) {
 	return b, nil
 }
 
-// canners are the kitchen's own, each with the burner it stands on.
-func (s *server) canners(ctx context.Context) ([]batch.Canner, error) {
+// canners are the kitchen's own, each with the burner it stands on, and the pots
+// that fruit is cooked in.
+func (s *server) canners(ctx context.Context) (all []batch.Canner, cooking []canner.Pot, err error) {
 	pots, err := s.store.Pots(ctx)
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
 	burners, err := s.store.Burners(ctx)
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
-	var all []batch.Canner
 	for _, p := range pots {
 		if p.Kind == store.Cooking {
+			cooking = append(cooking, p.Pot)
 			continue
 		}
 		c := batch.Canner{ID: p.ID, Pot: p.Pot}
@@ -290,5 +291,5 @@ func (s *server) canners(ctx context.Context) ([]batch.Canner, error) {
 		}
 		all = append(all, c)
 	}
-	return all, nil
+	return all, cooking, nil
 }

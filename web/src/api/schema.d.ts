@@ -1502,6 +1502,8 @@ export interface components {
             amountNote: string;
             canner: components["schemas"]["CannerBody"];
             cautions: components["schemas"]["CodeText"][];
+            /** @description how it goes through the cooking pots; empty where none is known */
+            cookUps: string;
             /** @description jars were counted, so that the fruit can be spread over them */
             counted: boolean;
             fruit: components["schemas"]["FruitBody"];

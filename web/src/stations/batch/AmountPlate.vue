@@ -36,7 +36,6 @@ const spreading = ref(false)
       Into the jars I have
     </button>
     <SpreadDialog v-if="spreading" :sentence="sentence" :tint="tint" @close="spreading = false" />
-    <p v-if="plan.preparing" class="small quiet">{{ plan.preparing }}</p>
     <p v-if="plan.lotNote" class="note" data-lot-note>{{ plan.lotNote }}</p>
     <p v-if="plan.amountNote" class="note" data-note>{{ plan.amountNote }}</p>
   </section>

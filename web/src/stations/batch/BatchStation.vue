@@ -112,7 +112,12 @@ function closed() {
       </template>
       <div class="stack">
         <CautionsPlate :cautions="plan.cautions" />
-        <ListPlate title="Prepare" ordered :lines="plan.prepare" />
+        <ListPlate
+          title="Prepare"
+          ordered
+          :lines="plan.prepare"
+          :lead="[plan.preparing, plan.cookUps].filter(Boolean).join(' ')"
+        />
         <NotePlate v-model="note" />
       </div>
     </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** Lines to do or to know, in order or not. */
-defineProps<{ title: string; lines: string[]; ordered?: boolean }>()
+defineProps<{ title: string; lines: string[]; ordered?: boolean; lead?: string }>()
 </script>
 
 <template>
   <section v-if="lines.length" class="plate" :aria-label="title">
     <h2>{{ title }}</h2>
+    <p v-if="lead" class="quiet" data-lead>{{ lead }}</p>
     <component :is="ordered ? 'ol' : 'ul'">
       <li v-for="line in lines" :key="line">{{ line }}</li>
     </component>
@@ -13,6 +14,10 @@ defineProps<{ title: string; lines: string[]; ordered?: boolean }>()
 </template>
 
 <style scoped>
+p {
+  margin: 0 0 4px;
+  line-height: 1.33;
+}
 ul,
 ol {
   margin: 0;

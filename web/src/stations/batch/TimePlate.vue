@@ -84,7 +84,6 @@ ul,
 }
 .tested {
   display: flex;
-  flex-wrap: wrap;
   white-space: nowrap;
   gap: 6px;
   align-items: center;
@@ -93,6 +92,7 @@ ul,
   font-weight: 700;
 }
 .tested.own {
+  flex-wrap: wrap;
   color: var(--color-wait);
 }
 .beside {
