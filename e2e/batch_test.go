@@ -259,7 +259,7 @@ func TestWhy(t *testing.T) {
 	p := open(t, "/batch", desktopWide, desktopHigh)
 	p.says(timeShown, "35")
 	for about, says := range map[string]string{"time": "25 minutes to 1,000 ft", "jars": "16 to 24 quarts", "liquid": "428 g of that is sugar", "loads": "= 3.18"} {
-		p.do(chromedp.Click(chromedp.CSS(`[data-why="` + about + `"]`)))
+		p.press(`[data-why="` + about + `"]`)
 		p.until(`document.querySelector('[role="dialog"]')?.innerText.includes('` + says + `')`)
 		p.dialogCovers()
 		if about == "time" {

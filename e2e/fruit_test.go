@@ -117,7 +117,7 @@ func TestJarsAtHand(t *testing.T) {
 	p.until(`document.querySelector('[data-short]')?.innerText.startsWith('Short by')`)
 	p.write("amount", "24 lb")
 	p.settled()
-	p.do(chromedp.Click(chromedp.CSS(`[data-open-spread]`)))
+	p.press(`[data-open-spread]`)
 	p.until(`document.querySelectorAll('[data-spread] figure').length >= 1 && document.querySelector('[data-spread-text]').innerText.includes(' and ')`)
 	p.dialogCovers()
 	p.accessible("spread")

@@ -123,6 +123,14 @@ func (p page) saved() {
 	p.until(`!!document.querySelector('[role="dialog"]')`)
 }
 
+// press brings a key into the middle of the window and clicks it, as a cook scrolls
+// to it: the keys at the bottom lie over what is under them.
+func (p page) press(selector string) {
+	p.t.Helper()
+	p.until(fmt.Sprintf(`!!document.querySelector(%q)`, selector))
+	p.do(chromedp.Evaluate[chromedp.Void](fmt.Sprintf(`document.querySelector(%q).scrollIntoView({block: 'center'})`, selector)), chromedp.Click(chromedp.CSS(selector)))
+}
+
 // write replaces what stands in a field and leaves it with Enter.
 func (p page) write(field, text string) {
 	p.t.Helper()

@@ -25,7 +25,7 @@ func TestLiquidBench(t *testing.T) {
 	p := open(t, "/batch", desktopWide, desktopHigh)
 	p.says(timeShown, "35")
 	p.until(`document.querySelector('[data-cutout]').innerText.includes('about 14 °Brix; the fruit by itself 10')`)
-	p.do(chromedp.Click(chromedp.CSS(`[data-open-bench]`)))
+	p.press(`[data-open-bench]`)
 	p.until(`document.querySelectorAll('[data-liquid]').length === 13 && document.querySelector('[data-liquid].chosen').innerText.includes('Light syrup, now')`)
 	p.dialogCovers()
 	p.accessible("liquids side by side")
@@ -35,7 +35,8 @@ func TestLiquidBench(t *testing.T) {
 	p.until(`!document.querySelector('[data-bench]') && document.querySelector('[aria-label="Liquid"] h2').innerText.toLowerCase().includes('apple juice')`)
 	p.says(timeShown, "35")
 
-	p.do(chromedp.Click(chromedp.CSS(`[data-open-bench]`)), chromedp.Click(chromedp.CSS(`[role="tab"]:nth-child(2)`)))
+	p.press(`[data-open-bench]`)
+	p.do(chromedp.Click(chromedp.CSS(`[role="tab"]:nth-child(2)`)))
 	p.write("adjust-have", "1.3 l")
 	p.write("adjust-reading", "20")
 	p.write("adjust-want", "30")

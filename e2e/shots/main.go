@@ -53,6 +53,11 @@ var pickOwnSource = []step{
 
 func click(selector string) step { return chromedp.Click(chromedp.CSS(selector)) }
 
+// into brings something into the middle of the window.
+func into(selector string) step {
+	return chromedp.Evaluate[chromedp.Void](`document.querySelector('` + selector + `').scrollIntoView({block: 'center'})`)
+}
+
 func wait(selector string) step { return chromedp.WaitVisible(chromedp.CSS(selector)) }
 
 var shots = []shot{
@@ -63,11 +68,11 @@ var shots = []shot{
 	{"why.png", 1280, 800, "/batch", []step{chromedp.WaitVisible(chromedp.CSS(`[data-why="time"]`)), chromedp.Click(chromedp.CSS(`[data-why="time"]`))}, `[role="dialog"]`},
 	{"batch-own-source.png", 1280, 800, "/batch", pickOwnSource, `[data-verdict="own-source"]`},
 	{"sources.png", 1280, 800, "/kitchen/sources", nil, `[data-source]`},
-	{"liquids.png", 1280, 800, "/batch", []step{wait(`[data-open-bench]`), click(`[data-open-bench]`)}, `[data-liquid]`},
+	{"liquids.png", 1280, 800, "/batch", []step{wait(`[data-open-bench]`), into(`[data-open-bench]`), click(`[data-open-bench]`)}, `[data-liquid]`},
 	{"schools.png", 1280, 800, "/kitchen/schools", nil, `[data-schools]`},
 	{"fruit.png", 1280, 800, "/fruit", nil, `[data-lot]`},
 	{"pots.png", 1280, 800, "/kitchen/pots", nil, `[data-pot]`},
-	{"spread.png", 1280, 800, "/batch", []step{wait(`[data-open-spread]`), click(`[data-open-spread]`)}, `[data-spread] figure`},
+	{"spread.png", 1280, 800, "/batch", []step{wait(`[data-open-spread]`), into(`[data-open-spread]`), click(`[data-open-spread]`)}, `[data-spread] figure`},
 	{"ready.png", 1280, 800, "/batch", append(openSaved("peaches"), wait(`[data-get-ready]`), click(`[data-get-ready]`)), `[data-item]`},
 	{"welcome.png", 1280, 800, "/kitchen/welcome", nil, `[data-welcome] [data-band]`},
 	{"tables.png", 1280, 800, "/kitchen/tables#peaches", nil, `[data-tables]`},
