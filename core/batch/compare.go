@@ -9,9 +9,12 @@ import (
 	"mellisca/core/syrup"
 )
 
-// Prices is what sweeteners and juice cost, in cents; 0 where it was not said.
+// Prices is what things cost, in cents; 0 where it was not said.
 type Prices struct {
 	SugarPerKg, HoneyPerKg, CornPerKg, JuicePerLitre float64
+	Lid, Jar                                         float64 // one of them
+	Hour                                             float64 // of a burner
+	BoughtPerLitre                                   float64 // such fruit in jars, bought
 }
 
 // Choice is one liquid among those that a product may be packed in.

@@ -27,6 +27,8 @@ type LotAtHand struct {
 	Name string
 	Kind string
 	Left measure.Mass
+	// CentsPerKg is what it cost; under 0 where that was not said.
+	CentsPerKg float64
 }
 
 // Preparing is how long the fruit takes to get ready, in minutes.

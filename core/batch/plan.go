@@ -60,6 +60,7 @@ type Plan struct {
 	Fruit      *fruit.Need // for all jars planned; nil where nothing is published
 	LotNames   []string    // of the lots that it takes its fruit from
 	LotNote    string      // that they do not hold enough; empty where they do
+	Costs      *Costs      // nil where nothing was priced
 	Short      string      // what the stock does not have for it; empty where it has all or was not counted
 	Preparing  *Preparing  // how long the fruit takes to get ready
 	AmountNote string      // why jars or fruit could not be worked out
@@ -71,7 +72,8 @@ type Plan struct {
 	Water      *CannerWater // of the first load; nil in steam, and where there is no load
 	Capacity   int          // jars of this size in one load
 	Loads      []Load
-	PotNote    string // why the canner does not take these jars
+	LoadOffers []string // other ways to load
+	PotNote    string   // why the canner does not take these jars
 	Prepare    []string
 	InEachJar  []string
 	After      string // what to do when the time is up
@@ -124,6 +126,7 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	}
 	p.cookUps(in)
 	p.load(in)
+	p.offerLoads(in)
 	p.water(in, p.Canner)
 	p.Prepare = preparation(in, &p)
 	p.InEachJar = inEachJar(in, &p)
@@ -131,6 +134,7 @@ func Make(r Request, k Kitchen) (Plan, error) {
 		p.Prepare, p.InEachJar = p.bySource(in)
 	}
 	p.After = afterBoil(in)
+	p.Costs = p.costs(r, k)
 	p.Cautions = p.cautions()
 	return p, nil
 }

@@ -20,6 +20,7 @@ type Kitchen struct {
 	Canners  []Canner                   // its own, the usual one where there are none
 	Seen     map[Way]Seen               // what its own batches gave
 	Lots     map[string]LotAtHand       // fruit at hand, by id
+	Prices   Prices                     // what things cost; empty: not said
 	Stock    Stock                      // jars, lids and bands; empty: not counted
 	Memo     *canner.Memo               // of places in its pots; nil: each is searched for
 	Pots     []canner.Pot               // that fruit is cooked in

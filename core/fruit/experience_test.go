@@ -61,3 +61,17 @@ func TestOtherBeliefs(t *testing.T) {
 		t.Error("the stove's own pace is not learned")
 	}
 }
+
+func TestBargain(t *testing.T) {
+	for _, c := range []struct {
+		price  float64
+		others []float64
+		want   float64
+		ok     bool
+	}{{80, []float64{100}, -20, true}, {120, []float64{90, 100, 400}, 20, true}, {100, []float64{80, 120}, 0, true}, {100, nil, 0, false}, {0, []float64{100}, 0, false}, {100, []float64{0}, 0, false}} {
+		got, ok := Bargain(c.price, c.others)
+		if ok != c.ok || math.Abs(got-c.want) > 1e-9 {
+			t.Errorf("%v beside %v: %v, %v", c.price, c.others, got, ok)
+		}
+	}
+}

@@ -79,3 +79,48 @@ func Money(cents float64) string {
 	}
 	return whole + "." + rest
 }
+
+// ParseEach reads what one of something costs: "4.29 for 12", "0.35 each", "0.60 an
+// hour", "0.35". It refuses none for the money, and what it does not understand.
+func ParseEach(s string) (cents float64, err error) {
+	fail := func(problem string) (float64, error) {
+		return 0, &ParseError{Input: s, What: "a price", Problem: problem, Accepts: "money, for one or for several, such as 0.35 each or 4.29 for 12"}
+	}
+	money, of := strings.TrimSpace(s), "1"
+	for _, sep := range []string{" for ", " each", " apiece", " an hour", " a jar", " a lid"} {
+		if before, after, ok := strings.Cut(money+" ", sep+" "); ok {
+			money = before
+			if sep == " for " {
+				of = after
+			}
+			break
+		} else if before, after, ok := strings.Cut(money, sep); ok && sep == " for " {
+			money, of = before, after
+			break
+		}
+	}
+	number := func(s string) (*big.Rat, bool) {
+		terms, problem := Terms(strings.TrimSpace(s))
+		if problem != "" || len(terms) != 1 {
+			return nil, false
+		}
+		switch terms[0].Word {
+		case "", "lids", "lid", "jars", "jar", "hours", "pieces":
+			return terms[0].Number, true
+		}
+		return nil, false
+	}
+	paid, ok := number(money)
+	if !ok {
+		return fail("the money is a plain number")
+	}
+	n, ok := number(of)
+	if !ok || n.Sign() <= 0 {
+		return fail("it does not say for how many")
+	}
+	cents, _ = new(big.Rat).Quo(new(big.Rat).Mul(paid, big.NewRat(100, 1)), n).Float64()
+	if cents < 0 || cents > mostCents {
+		return fail("it is too large")
+	}
+	return cents, nil
+}

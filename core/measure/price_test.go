@@ -41,6 +41,19 @@ func TestParsePrice(t *testing.T) {
 	}
 }
 
+func TestParseEach(t *testing.T) {
+	for in, want := range map[string]float64{"4.29 for 12": 35.75, "0.35 each": 35, "0.35": 35, "0.60 an hour": 60, "12 for 12 jars": 100, "1,50 a jar": 150, "0": 0} {
+		if got, err := ParseEach(in); err != nil || math.Abs(got-want) > 1e-9 {
+			t.Errorf("%q: %v, %v; want %v", in, got, err, want)
+		}
+	}
+	for _, bad := range []string{"", "dear", "4 for 0", "4 for many", "3 lb", "-1", "4.29 for", "99999999999"} {
+		if got, err := ParseEach(bad); err == nil {
+			t.Errorf("%q: %v", bad, got)
+		}
+	}
+}
+
 func FuzzParsePrice(f *testing.F) {
 	for _, s := range []string{"3.49 for 4 lb", "1/kg", "1 1/2 a l", "9 for 1e9 kg", "½ per cup"} {
 		f.Add(s)
@@ -49,6 +62,9 @@ func FuzzParsePrice(f *testing.F) {
 		p, err := ParsePrice(s)
 		if err == nil && (p.Cents < 0 || (p.Mass > 0) == (p.Volume > 0)) {
 			t.Fatalf("%q: %+v", s, p)
+		}
+		if cents, err := ParseEach(s); err == nil && !(cents >= 0) {
+			t.Fatalf("%q: %v", s, cents)
 		}
 	})
 }

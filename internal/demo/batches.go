@@ -5,7 +5,7 @@ type object = map[string]any
 func syrup(strength string) object { return object{"kind": "syrup", "strength": strength} }
 
 // prices are what the two pay in the village.
-var prices = object{"sugar": "3.49 for 4 lb", "honey": "14 for 3 lb", "corn": "4.20 for 1 kg", "juice": "2.80 for 64 fl oz"}
+var prices = object{"sugar": "3.49 for 4 lb", "honey": "14 for 3 lb", "corn": "4.20 for 1 kg", "juice": "2.80 for 64 fl oz", "lid": "4.29 for 12", "jar": "14 for 12", "hour": "0.70 an hour", "bought": "5.40 a quart"}
 
 // burners and pots are what stands in the kitchen and the yard.
 var (
@@ -50,6 +50,7 @@ var lots = []struct {
 	ripeness string
 }{
 	{object{"name": "Tuesday's crate", "kind": "peach", "variety": "", "bought": "1 bushel", "price": "42", "from": "the lower orchard"}, 4, "ready"},
+	{object{"name": "the market peaches", "kind": "peach", "bought": "20 lb", "price": "24", "from": "the market at Tarnwick"}, 2, "nearly"},
 	{object{"name": "the chapel plums", "kind": "plum", "bought": "3 green pails", "from": "the tree behind the chapel"}, 2, "past"},
 	{object{"name": "Marlow's berries", "kind": "berry", "bought": "2 flats", "price": "36", "from": "the hedge above the mill"}, 1, "ready"},
 	{object{"name": "Old Wall pears", "kind": "pear", "variety": "Old Wall", "bought": "40 lb", "from": "our own wall", "price": "0"}, 3, "hard"},

@@ -40,6 +40,7 @@ type lotBody struct {
 	Guess    bool     `json:"guess" doc:"the weight is our own guess, by pieces or flats"`
 	Left     string   `json:"left"`
 	LeftPart float64  `json:"leftPart" doc:"0 to 1"`
+	Bargain  string   `json:"bargain" doc:"beside what the same fruit cost before; empty where that is not known"`
 	Came     string   `json:"came" doc:"when it came, in words"`
 	PerUnit  string   `json:"perUnit" doc:"what a pound or a kilogram cost; empty where not said"`
 	Seen     string   `json:"seen" enum:"hard,nearly,ready,past," doc:"what was seen last; empty where nothing was"`
@@ -184,10 +185,11 @@ func (s *server) fruit(ctx context.Context) (*fruitOutput, error) {
 	if err != nil {
 		return nil, err
 	}
-	lots, err := s.store.Lots(ctx, false)
+	all, err := s.store.Lots(ctx, true)
 	if err != nil {
 		return nil, s.storeProblem(err, "lots")
 	}
+	lots := slices.DeleteFunc(slices.Clone(all), func(l store.Lot) bool { return l.Gone })
 	containers, err := s.store.Containers(ctx)
 	if err != nil {
 		return nil, s.storeProblem(err, "containers")
@@ -202,7 +204,9 @@ func (s *server) fruit(ctx context.Context) (*fruitOutput, error) {
 	b := &out.Body
 	b.Today, b.Lots, b.Kinds, b.Containers, b.Varieties = dateOf(today).Format(time.DateOnly), []lotBody{}, []fruitKindBody{}, []ContainerFields{}, []VarietyFields{}
 	for _, l := range lots {
-		b.Lots = append(b.Lots, lotAnswer(l, today, units))
+		answer := lotAnswer(l, today, units)
+		answer.Bargain = bargainText(l, all)
+		b.Lots = append(b.Lots, answer)
 	}
 	for _, k := range fruit.Kinds() {
 		like := "20 lb"
@@ -266,6 +270,27 @@ func lotAnswer(l store.Lot, today fruit.Day, units measure.System) lotBody {
 		b.Fit, b.Urgent, b.Make = "Nothing is left of it.", "go", []madeOf{}
 	}
 	return b
+}
+
+// bargainText holds the price of a lot beside those of the same fruit before.
+func bargainText(l store.Lot, all []store.Lot) string {
+	per := func(l store.Lot) float64 { return float64(l.PriceCents) / l.Bought.Mass.Grams() }
+	var others []float64
+	for _, o := range all {
+		if o.ID != l.ID && o.Kind == l.Kind && o.PriceCents > 0 {
+			others = append(others, per(o))
+		}
+	}
+	percent, ok := fruit.Bargain(per(l), others)
+	switch {
+	case !ok:
+		return ""
+	case percent < -3:
+		return fmt.Sprintf("%.0f %% under what you paid before", -percent)
+	case percent > 3:
+		return fmt.Sprintf("%.0f %% over what you paid before", percent)
+	}
+	return "as much as before"
 }
 
 func cameText(got, today fruit.Day) string {

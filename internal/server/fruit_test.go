@@ -65,6 +65,12 @@ func TestLots(t *testing.T) {
 	if _, b = send(t, h, "POST", "/api/lots/"+berries+"/tap", `{"ripeness":"ready"}`); lotsOf(t, b)[0]["name"] != "berries" || lotsOf(t, b)[0]["urgent"] != "wait" || lotsOf(t, b)[0]["guess"] != true {
 		t.Errorf("%v", b["lots"])
 	}
+	_, b = send(t, h, "POST", "/api/lots", `{"name":"dearer","kind":"peach","bought":"10 lb","price":"10"}`)
+	for _, l := range lotsOf(t, b) {
+		if want := map[string]string{"dearer": "33 % over what you paid before", "Tuesday's crate": "25 % under what you paid before", "berries": ""}[l["name"].(string)]; l["bargain"] != want {
+			t.Errorf("%s: %v", l["name"], l["bargain"])
+		}
+	}
 	_, first := get(t, h, "/api/first?product=peaches&lot="+lot["id"].(string))
 	if first["amount"] != "all of it" || first["lots"] != lot["id"] {
 		t.Errorf("%v", first)
@@ -88,10 +94,10 @@ func TestLots(t *testing.T) {
 			}
 		}
 	}
-	if status, b := send(t, h, "POST", path+"/gone", `{"gone":true}`); status != 200 || len(lotsOf(t, b)) != 1 {
+	if status, b := send(t, h, "POST", path+"/gone", `{"gone":true}`); status != 200 || len(lotsOf(t, b)) != 2 {
 		t.Error(status, b)
 	}
-	if status, b := send(t, h, "POST", path+"/gone", `{"gone":false}`); status != 200 || len(lotsOf(t, b)) != 2 {
+	if status, b := send(t, h, "POST", path+"/gone", `{"gone":false}`); status != 200 || len(lotsOf(t, b)) != 3 {
 		t.Error(status, b)
 	}
 	if status, _ := send(t, h, "POST", "/api/lots/nothing/tap", `{"ripeness":"ready"}`); status != 404 {

@@ -32,10 +32,14 @@ type liquidsBody struct {
 }
 
 type pricesBody struct {
-	Sugar string `json:"sugar" required:"false" maxLength:"60" doc:"as typed: 3.49 for 4 lb"`
-	Honey string `json:"honey" required:"false" maxLength:"60"`
-	Corn  string `json:"corn" required:"false" maxLength:"60" doc:"light corn syrup"`
-	Juice string `json:"juice" required:"false" maxLength:"60" doc:"bought juice, by volume"`
+	Sugar  string `json:"sugar" required:"false" maxLength:"60" doc:"as typed: 3.49 for 4 lb"`
+	Honey  string `json:"honey" required:"false" maxLength:"60"`
+	Corn   string `json:"corn" required:"false" maxLength:"60" doc:"light corn syrup"`
+	Juice  string `json:"juice" required:"false" maxLength:"60" doc:"bought juice, by volume"`
+	Lid    string `json:"lid" required:"false" maxLength:"60" doc:"new flat lids: 4.29 for 12"`
+	Jar    string `json:"jar" required:"false" maxLength:"60" doc:"a jar: 14 for 12"`
+	Hour   string `json:"hour" required:"false" maxLength:"60" doc:"an hour of a burner"`
+	Bought string `json:"bought" required:"false" maxLength:"60" doc:"such fruit bought in jars, by volume: 4.50 a quart"`
 }
 
 type adjustBody struct {
@@ -83,7 +87,9 @@ func (s *server) registerLiquids(api huma.API) {
 			return nil, unprocessable(problems)
 		}
 		b := in.Body
-		if err := s.store.SetPrices(ctx, map[string]string{"sugar": b.Sugar, "honey": b.Honey, "corn": b.Corn, "juice": b.Juice}); err != nil {
+		if err := s.store.SetPrices(ctx, map[string]string{
+			"sugar": b.Sugar, "honey": b.Honey, "corn": b.Corn, "juice": b.Juice, "lid": b.Lid, "jar": b.Jar, "hour": b.Hour, "bought": b.Bought,
+		}); err != nil {
 			return nil, s.storeProblem(err, "prices")
 		}
 		return s.pricesAnswer(ctx)
@@ -110,15 +116,10 @@ func (s *server) liquids(ctx context.Context, b requestBody, fruitBrix float64) 
 	if err != nil {
 		return nil, err
 	}
-	typed, err := s.pricesAnswer(ctx)
-	if err != nil {
-		return nil, err
-	}
-	prices, _ := typed.Body.read()
 	r, err := b.request()
 	var c batch.Comparison
 	if err == nil {
-		c, err = batch.Compare(r, k, prices, fruitBrix)
+		c, err = batch.Compare(r, k, k.Prices, fruitBrix)
 	}
 	var ps batch.Problems
 	if errors.As(err, &ps) {
@@ -162,7 +163,7 @@ func (s *server) pricesAnswer(ctx context.Context) (*struct{ Body pricesBody }, 
 	if err != nil {
 		return nil, s.storeProblem(err, "prices")
 	}
-	return &struct{ Body pricesBody }{pricesBody{p["sugar"], p["honey"], p["corn"], p["juice"]}}, nil
+	return &struct{ Body pricesBody }{pricesBody{p["sugar"], p["honey"], p["corn"], p["juice"], p["lid"], p["jar"], p["hour"], p["bought"]}}, nil
 }
 
 // read reads the prices, with a problem for each that is not understood.
@@ -183,14 +184,28 @@ func (b pricesBody) read() (batch.Prices, []error) {
 		}
 		return cents
 	}
+	each := func(name, typed string) float64 {
+		if strings.TrimSpace(typed) == "" {
+			return 0
+		}
+		cents, err := measure.ParseEach(typed)
+		if err != nil {
+			problems = append(problems, field("body."+name, err.Error(), typed))
+		}
+		return cents
+	}
 	perKilo := func(p measure.Price) (float64, bool) { return p.CentsPerKilogram() }
-	return batch.Prices{
+	prices := batch.Prices{
 		SugarPerKg: price("sugar", b.Sugar, perKilo, "weight: 3.49 for 4 lb"),
 		HoneyPerKg: price("honey", b.Honey, perKilo, "weight: 12 a kg"),
 		CornPerKg:  price("corn", b.Corn, perKilo, "weight: 4 a kg"),
 		JuicePerLitre: price("juice", b.Juice, func(p measure.Price) (float64, bool) { return p.CentsPerLitre() },
 			"volume: 2.50 for 2 l"),
-	}, problems
+		Lid: each("lid", b.Lid), Jar: each("jar", b.Jar), Hour: each("hour", b.Hour),
+		BoughtPerLitre: price("bought", b.Bought, func(p measure.Price) (float64, bool) { return p.CentsPerLitre() },
+			"volume: 4.50 a quart"),
+	}
+	return prices, problems
 }
 
 func adjustedAnswer(a batch.Adjusted, in scale) adjustedBody {

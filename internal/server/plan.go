@@ -68,6 +68,11 @@ func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
 	for i := range k.Canners {
 		k.Canners[i].Correct = heating
 	}
+	typed, err := s.pricesAnswer(ctx)
+	if err != nil {
+		return err
+	}
+	k.Prices, _ = typed.Body.read()
 	if k.Stock, err = s.store.Stock(ctx); err != nil {
 		return s.storeProblem(err, "count of jars")
 	}
@@ -77,7 +82,11 @@ func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
 	}
 	k.Lots = map[string]batch.LotAtHand{}
 	for _, l := range lots {
-		k.Lots[l.ID] = batch.LotAtHand{Name: l.Name, Kind: l.Kind, Left: l.Left()}
+		at := batch.LotAtHand{Name: l.Name, Kind: l.Kind, Left: l.Left(), CentsPerKg: -1}
+		if l.PriceCents >= 0 {
+			at.CentsPerKg = float64(l.PriceCents) / (l.Bought.Mass.Grams() / 1000)
+		}
+		k.Lots[l.ID] = at
 	}
 	return nil
 }

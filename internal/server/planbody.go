@@ -19,6 +19,7 @@ type planBody struct {
 	LotNote      string        `json:"lotNote" doc:"that the lots do not hold enough; empty where they do"`
 	Short        string        `json:"short" doc:"what the stock does not have; empty where it has all or was not counted"`
 	Counted      bool          `json:"counted" doc:"jars were counted, so that the fruit can be spread over them"`
+	Costs        *costsBody    `json:"costs" doc:"null where nothing was priced"`
 	CookUps      string        `json:"cookUps" doc:"how it goes through the cooking pots; empty where none is known"`
 	Preparing    string        `json:"preparing" doc:"how long the fruit takes to get ready; empty where it cannot be told"`
 	Liquid       *pourBody     `json:"liquid" doc:"null where the product brings its own"`
@@ -147,7 +148,21 @@ type cannerBody struct {
 	Water      *waterLevels `json:"water" doc:"of the first load; null in steam and where there is no load"`
 	Capacity   int          `json:"capacity"`
 	Text       string       `json:"text" doc:"2 loads of 5 quarts"`
+	Offers     []string     `json:"offers" nullable:"false" doc:"other ways to load: another pot, two tiers, what is over in the next batch"`
 	After      string       `json:"after" doc:"what to do when the time is up"`
 	Note       string       `json:"note" doc:"why it does not take these jars"`
 	Loads      []loadBody   `json:"loads" nullable:"false"`
+}
+
+type costLine struct {
+	What  string `json:"what"`
+	Money string `json:"money"`
+}
+
+type costsBody struct {
+	PerJar   string     `json:"perJar"`
+	PerLitre string     `json:"perLitre" doc:"a litre, or a quart for a cook who reads quarts"`
+	Lines    []costLine `json:"lines" nullable:"false"`
+	Missing  string     `json:"missing" doc:"what has no price yet; empty where all has"`
+	Against  string     `json:"against" doc:"beside a bought jar; empty where its price was not said"`
 }

@@ -28,6 +28,7 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	for _, a := range p.Verdict.Alternatives {
 		b.Alternatives = append(b.Alternatives, offerBody{batch.Label(p.Query, a), a.Minutes, requestOf(r.Instead(a))})
 	}
+	b.Costs = costsAnswer(p, units)
 	if p.CookUps != nil {
 		b.CookUps = p.CookUps.Text(units)
 	}
@@ -158,6 +159,30 @@ func jarAnswer(j jar.Jar) JarBody {
 	return JarBody{string(j.ID), j.One, j.Many, float64(j.Capacity) / 1000, j.Diameter.Centimetres(), j.Height.Centimetres(), string(j.Mouth)}
 }
 
+func costsAnswer(p batch.Plan, units measure.System) *costsBody {
+	c := p.Costs
+	if c == nil {
+		return nil
+	}
+	b := &costsBody{PerJar: measure.Money(c.PerJar), PerLitre: measure.Money(c.PerLitre) + " a litre", Lines: []costLine{}}
+	switch {
+	case units == measure.US && p.Jar.Capacity == measure.Quart:
+		b.PerLitre = "" // the jar is the quart
+	case units == measure.US:
+		b.PerLitre = measure.Money(c.PerLitre*measure.Quart.Litres()) + " a quart"
+	}
+	for _, l := range c.Lines {
+		b.Lines = append(b.Lines, costLine{l.What, measure.Money(l.Cents)})
+	}
+	if len(c.Missing) > 0 {
+		b.Missing = "Not counted, since no price was said: " + strings.Join(c.Missing, ", ") + "."
+	}
+	if c.Bought > 0 {
+		b.Against = "A bought " + p.Jar.One + " would be " + measure.Money(c.Bought) + "."
+	}
+	return b
+}
+
 func preparingText(p *batch.Preparing) string {
 	if p == nil {
 		return ""
@@ -227,7 +252,7 @@ func cannerAnswer(p batch.Plan, units measure.System) cannerBody {
 	b := cannerBody{
 		ID: p.Canner.ID, Name: pot.Name, DiameterCm: pot.Diameter.Centimetres(), LengthCm: pot.Length.Centimetres(), WidthCm: pot.Width.Centimetres(),
 		DepthCm: pot.Depth.Centimetres(), RackCm: pot.Rack.Centimetres(), Size: potSize(pot, units),
-		After: p.After, Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{},
+		After: p.After, Offers: notNil(p.LoadOffers), Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{},
 	}
 	for _, l := range p.Loads {
 		body := loadBody{Jars: l.Jars, Text: p.Jar.Count(l.Jars), Spots: []spotBody{}}

@@ -31,7 +31,7 @@ export function useSetPrices() {
     mutationFn: (prices: Prices) => answered(api.PUT('/api/prices', { body: prices })),
     onSuccess: (prices) => {
       queries.setQueryData(['prices'], prices)
-      void queries.invalidateQueries({ queryKey: ['liquids'] })
+      for (const key of ['liquids', 'plan']) void queries.invalidateQueries({ queryKey: [key] })
     },
   })
 }

@@ -981,6 +981,8 @@ export interface components {
             name: string;
             /** @description why it does not take these jars */
             note: string;
+            /** @description other ways to load: another pot, two tiers, what is over in the next batch */
+            offers: string[];
             /** Format: double */
             rackCm: number;
             /** @description 31.5 cm, or 50 by 30 cm */
@@ -1118,6 +1120,20 @@ export interface components {
             name: string;
             /** @description of the fruit in it, as typed */
             weight: string;
+        };
+        CostLine: {
+            money: string;
+            what: string;
+        };
+        CostsBody: {
+            /** @description beside a bought jar; empty where its price was not said */
+            against: string;
+            lines: components["schemas"]["CostLine"][];
+            /** @description what has no price yet; empty where all has */
+            missing: string;
+            perJar: string;
+            /** @description a litre, or a quart for a cook who reads quarts */
+            perLitre: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -1328,6 +1344,8 @@ export interface components {
             gone: boolean;
         };
         LotBody: {
+            /** @description beside what the same fruit cost before; empty where that is not known */
+            bargain: string;
             /** @description as typed: 2 bushels, 20 lb, 3 green pails */
             bought: string;
             /** @description when it came, in words */
@@ -1504,6 +1522,8 @@ export interface components {
             cautions: components["schemas"]["CodeText"][];
             /** @description how it goes through the cooking pots; empty where none is known */
             cookUps: string;
+            /** @description null where nothing was priced */
+            costs: components["schemas"]["CostsBody"];
             /** @description jars were counted, so that the fruit can be spread over them */
             counted: boolean;
             fruit: components["schemas"]["FruitBody"];
@@ -1608,11 +1628,19 @@ export interface components {
             total: string;
         };
         PricesBody: {
+            /** @description such fruit bought in jars, by volume: 4.50 a quart */
+            bought?: string;
             /** @description light corn syrup */
             corn?: string;
             honey?: string;
+            /** @description an hour of a burner */
+            hour?: string;
+            /** @description a jar: 14 for 12 */
+            jar?: string;
             /** @description bought juice, by volume */
             juice?: string;
+            /** @description new flat lids: 4.29 for 12 */
+            lid?: string;
             /** @description as typed: 3.49 for 4 lb */
             sugar?: string;
         };

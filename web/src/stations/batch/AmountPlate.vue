@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Plan } from '@/api/client'
+import CostLine from './CostLine.vue'
 import SpreadDialog from './SpreadDialog.vue'
 import WhyKey from './WhyKey.vue'
 import type { Sentence } from './sentence'
@@ -35,6 +36,7 @@ const spreading = ref(false)
     >
       Into the jars I have
     </button>
+    <CostLine v-if="plan.jars" :costs="plan.costs" />
     <SpreadDialog v-if="spreading" :sentence="sentence" :tint="tint" @close="spreading = false" />
     <p v-if="plan.lotNote" class="note" data-lot-note>{{ plan.lotNote }}</p>
     <p v-if="plan.amountNote" class="note" data-note>{{ plan.amountNote }}</p>

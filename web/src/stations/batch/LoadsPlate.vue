@@ -30,6 +30,7 @@ defineProps<{ plan: Plan; tint: string }>()
         :index="i"
       />
     </div>
+    <p v-for="o in plan.canner.offers" :key="o" class="small" data-offer>{{ o }}</p>
     <template v-if="plan.canner.water">
       <h3>Water</h3>
       <PotSide class="side" :canner="plan.canner" :water="plan.canner.water" :jar="plan.jar" :tint="tint" />

@@ -6,7 +6,16 @@ import { usePrices, useSetPrices, type Prices } from '@/api/liquids'
 /** What sweeteners and juice cost, as the cook says it; kept for all batches. */
 const { data } = usePrices()
 const set = useSetPrices()
-const prices = reactive<Required<Prices>>({ sugar: '', honey: '', corn: '', juice: '' })
+const prices = reactive<Required<Prices>>({
+  sugar: '',
+  honey: '',
+  corn: '',
+  juice: '',
+  lid: '',
+  jar: '',
+  hour: '',
+  bought: '',
+})
 const problems = ref<Record<string, string>>({})
 const said = ref('')
 watch(data, (p) => p && Object.assign(prices, p), { immediate: true })
@@ -16,6 +25,10 @@ const rows = [
   { id: 'honey', name: 'Honey', like: '9 for 2 lb' },
   { id: 'corn', name: 'Light corn syrup', like: '4 for 1 kg' },
   { id: 'juice', name: 'Bought juice', like: '2.50 for 2 l' },
+  { id: 'lid', name: 'New lids', like: '4.29 for 12' },
+  { id: 'jar', name: 'Jars', like: '14 for 12' },
+  { id: 'hour', name: 'An hour of flame', like: '0.60 an hour' },
+  { id: 'bought', name: 'The same, bought', like: '4.50 a quart' },
 ] as const
 
 async function save() {

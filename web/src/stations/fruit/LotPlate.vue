@@ -30,7 +30,8 @@ const icons = { stop: BellAlertIcon, wait: ClockIcon, go: HandThumbUpIcon }
         </p>
         <p class="quiet small">
           {{ lot.bought }}<template v-if="lot.from"> from {{ lot.from }}</template
-          >, {{ lot.came }}<template v-if="lot.perUnit">, {{ lot.perUnit }}</template>
+          >, {{ lot.came }}<template v-if="lot.perUnit">, {{ lot.perUnit }}</template
+          ><template v-if="lot.bargain">: {{ lot.bargain }}</template>
         </p>
       </div>
       <CrateDrawing
