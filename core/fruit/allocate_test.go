@@ -70,7 +70,7 @@ func TestAllocate(t *testing.T) {
 // TestAllocateIsBest holds it against every way there is, for random stocks.
 func TestAllocateIsBest(t *testing.T) {
 	chance := rand.New(rand.NewPCG(3, 5))
-	for round := range 300 {
+	for round := range 2000 {
 		stock := map[jar.ID]int{}
 		for _, id := range []jar.ID{"half-pint", "pint", "24-oz", "quart"} {
 			if chance.IntN(4) > 0 {

@@ -52,13 +52,16 @@ type closingBody struct {
 	Note      string `json:"note"`
 }
 
+// closingsShown is how many closed batches are listed; all of them are learned from.
+const closingsShown = 500
+
 type closingsOutput struct{ Body []closingBody }
 
 func (s *server) registerClosings(api huma.API) {
 	op := func(id, method, path, summary string) huma.Operation {
 		return huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary, MaxBodyBytes: mostBody, Errors: []int{404, 422}}
 	}
-	huma.Register(api, op("closings", "GET", "/api/closings", "What batches gave, newest first"),
+	huma.Register(api, op("closings", "GET", "/api/closings", "What the newest 500 batches gave, newest first"),
 		func(ctx context.Context, _ *struct{}) (*closingsOutput, error) { return s.closings(ctx) })
 	huma.Register(api, op("close-batch", "POST", "/api/batches/{id}/close", "Say what a batch gave; its fruit comes off the lots that it names"), func(ctx context.Context, in *struct {
 		BatchID
@@ -119,7 +122,7 @@ func (s *server) closeBatch(ctx context.Context, b store.Batch, f ClosingFields)
 		return nil, unprocessable([]error{field("body.jars", "This batch is refused, so there is nothing to close. Jars made so belong in the refrigerator.", nil)})
 	}
 	c, problems := s.readClosing(f)
-	lots, err := s.store.Lots(ctx, false)
+	lots, err := s.store.Lots(ctx, dayOf(s.now())-usedUpShown)
 	if err != nil {
 		return nil, s.storeProblem(err, "lots")
 	}
@@ -200,7 +203,7 @@ func (s *server) closings(ctx context.Context) (*closingsOutput, error) {
 	if err != nil {
 		return nil, err
 	}
-	all, err := s.store.Closings(ctx)
+	all, err := s.store.Closings(ctx, closingsShown)
 	if err != nil {
 		return nil, s.storeProblem(err, "closed batches")
 	}
@@ -234,9 +237,15 @@ func againstText(ratio float64) string {
 }
 
 // seen gathers what there is to learn from closed batches, and the stove's own pace;
-// 0 where nothing was timed.
+// 0 where nothing was timed. It is read anew only after a closing changed.
 func (s *server) seen(ctx context.Context) (map[batch.Way]batch.Seen, float64, error) {
-	all, err := s.store.Closings(ctx)
+	changed := s.store.ClosingsChanged()
+	s.learning.Lock()
+	defer s.learning.Unlock()
+	if s.ways != nil && s.learnedAt == changed {
+		return s.ways, s.heating, nil
+	}
+	all, err := s.store.Closings(ctx, store.EveryClosing)
 	if err != nil {
 		return nil, 0, err
 	}
@@ -266,8 +275,9 @@ func (s *server) seen(ctx context.Context) (map[batch.Way]batch.Seen, float64, e
 		}
 		ways[w] = seen
 	}
-	if len(heating) == 0 {
-		return ways, 0, nil
+	s.ways, s.heating, s.learnedAt = ways, 0, changed
+	if len(heating) > 0 {
+		s.heating = fruit.HeatingFactor(heating)
 	}
-	return ways, fruit.HeatingFactor(heating), nil
+	return s.ways, s.heating, nil
 }

@@ -2,6 +2,7 @@ package server
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"slices"
 	"strings"
@@ -50,7 +51,6 @@ type lotBody struct {
 	Make     []madeOf `json:"make" nullable:"false" doc:"what to make of it as it is now, nearest first"`
 	Products []string `json:"products" nullable:"false" doc:"all that may be made of it, however ripe"`
 	Uses     []string `json:"uses" nullable:"false"`
-	Gone     bool     `json:"gone"`
 }
 
 type fruitKindBody struct {
@@ -98,7 +98,12 @@ func (s *server) registerFruit(api huma.API) {
 			return nil, err
 		}
 		l.ID = id
-		if _, err := s.store.KeepLot(ctx, l); err != nil {
+		_, err = s.store.KeepLot(ctx, l)
+		var taken *store.TakenError
+		if errors.As(err, &taken) {
+			return nil, unprocessable([]error{field("body.bought", upper(taken.Error())+". Accepted: that much, or more.", f.Bought)})
+		}
+		if err != nil {
 			return nil, s.storeProblem(err, "lot")
 		}
 		return s.fruit(ctx)
@@ -169,6 +174,10 @@ func (s *server) registerFruit(api huma.API) {
 	})
 }
 
+// usedUpShown is how many days a lot that was used up is still shown, from when it
+// came: to see where it went.
+const usedUpShown = 30
+
 // dayOf is the day of the kitchen's own calendar.
 func dayOf(t time.Time) fruit.Day {
 	_, offset := t.Zone()
@@ -185,11 +194,11 @@ func (s *server) fruit(ctx context.Context) (*fruitOutput, error) {
 	if err != nil {
 		return nil, err
 	}
-	all, err := s.store.Lots(ctx, true)
+	today := dayOf(s.now())
+	lots, err := s.store.Lots(ctx, today-usedUpShown)
 	if err != nil {
 		return nil, s.storeProblem(err, "lots")
 	}
-	lots := slices.DeleteFunc(slices.Clone(all), func(l store.Lot) bool { return l.Gone })
 	containers, err := s.store.Containers(ctx)
 	if err != nil {
 		return nil, s.storeProblem(err, "containers")
@@ -198,14 +207,19 @@ func (s *server) fruit(ctx context.Context) (*fruitOutput, error) {
 	if err != nil {
 		return nil, s.storeProblem(err, "varieties")
 	}
-	today := dayOf(s.now())
 	slices.SortStableFunc(lots, func(a, b store.Lot) int { return int(until(a) - until(b)) })
 	out := &fruitOutput{}
 	b := &out.Body
 	b.Today, b.Lots, b.Kinds, b.Containers, b.Varieties = dateOf(today).Format(time.DateOnly), []lotBody{}, []fruitKindBody{}, []ContainerFields{}, []VarietyFields{}
+	paid := map[string][]float64{}
 	for _, l := range lots {
 		answer := lotAnswer(l, today, units)
-		answer.Bargain = bargainText(l, all)
+		if _, read := paid[l.Kind]; !read && l.PriceCents > 0 {
+			if paid[l.Kind], err = s.store.Paid(ctx, l.Kind); err != nil {
+				return nil, s.storeProblem(err, "prices of lots")
+			}
+		}
+		answer.Bargain = bargainText(l, paid[l.Kind])
 		b.Lots = append(b.Lots, answer)
 	}
 	for _, k := range fruit.Kinds() {
@@ -239,7 +253,7 @@ func lotAnswer(l store.Lot, today fruit.Day, units measure.System) lotBody {
 	left := l.Left()
 	b := lotBody{
 		ID: l.ID, KindName: k.Name, Came: cameText(l.Got, today), Weight: l.Bought.Mass.Text(units), Guess: l.Bought.Guess, Left: left.Text(units),
-		LeftPart: rounded(float64(left)/float64(l.Bought.Mass), 3), Urgent: "go", Make: []madeOf{}, Products: append(slices.Clone(k.Firm), k.Soft...), Uses: []string{}, Gone: l.Gone,
+		LeftPart: rounded(float64(left)/float64(l.Bought.Mass), 3), Urgent: "go", Make: []madeOf{}, Products: append(slices.Clone(k.Firm), k.Soft...), Uses: []string{},
 		LotFields: LotFields{Name: l.Name, Kind: l.Kind, Variety: l.Variety, Bought: l.Typed, From: l.From, Got: dateOf(l.Got).Format(time.DateOnly), Note: l.Note},
 	}
 	if l.PriceCents >= 0 {
@@ -272,16 +286,14 @@ func lotAnswer(l store.Lot, today fruit.Day, units measure.System) lotBody {
 	return b
 }
 
-// bargainText holds the price of a lot beside those of the same fruit before.
-func bargainText(l store.Lot, all []store.Lot) string {
-	per := func(l store.Lot) float64 { return float64(l.PriceCents) / l.Bought.Mass.Grams() }
-	var others []float64
-	for _, o := range all {
-		if o.ID != l.ID && o.Kind == l.Kind && o.PriceCents > 0 {
-			others = append(others, per(o))
-		}
+// bargainText holds the price of a lot beside what lots of the same fruit cost, its
+// own among them, in cents a gram.
+func bargainText(l store.Lot, paid []float64) string {
+	own := float64(l.PriceCents) / l.Bought.Mass.Grams()
+	if at := slices.Index(paid, own); at >= 0 {
+		paid = slices.Delete(slices.Clone(paid), at, at+1)
 	}
-	percent, ok := fruit.Bargain(per(l), others)
+	percent, ok := fruit.Bargain(own, paid)
 	switch {
 	case !ok:
 		return ""

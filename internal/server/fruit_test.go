@@ -2,6 +2,7 @@ package server
 
 import (
 	"encoding/json"
+	"fmt"
 	"net/http"
 	"net/http/httptest"
 	"strings"
@@ -146,6 +147,9 @@ func TestClosingABatch(t *testing.T) {
 	}
 	if _, b := get(t, h, "/api/fruit"); lotsOf(t, b)[0]["left"] != "12 lb" {
 		t.Errorf("%v", b["lots"])
+	}
+	if status, b := send(t, h, "PUT", "/api/lots/"+lot, `{"name":"crate","kind":"peach","bought":"11 lb"}`); status != 422 || !strings.Contains(fmt.Sprint(b["errors"]), "Batches took 12 lb of it already") {
+		t.Error(status, b)
 	}
 	jars := func() any {
 		_, plan := send(t, h, "POST", "/api/plan", strings.Replace(peaches, "12 lb", "48 lb", 1))

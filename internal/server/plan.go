@@ -76,7 +76,7 @@ func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
 	if k.Stock, err = s.store.Stock(ctx); err != nil {
 		return s.storeProblem(err, "count of jars")
 	}
-	lots, err := s.store.Lots(ctx, false)
+	lots, err := s.store.Lots(ctx, dayOf(s.now())-usedUpShown)
 	if err != nil {
 		return s.storeProblem(err, "lots")
 	}

@@ -13,6 +13,7 @@ import (
 	"io/fs"
 	"log/slog"
 	"net/http"
+	"sync"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -20,6 +21,7 @@ import (
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
 
+	"mellisca/core/batch"
 	"mellisca/core/canner"
 	"mellisca/internal/store"
 )
@@ -37,6 +39,11 @@ type server struct {
 	now   func() time.Time
 	log   *slog.Logger
 	memo  *canner.Memo // places in the kitchen's pots
+
+	learning  sync.Mutex // guards what was learned
+	ways      map[batch.Way]batch.Seen
+	heating   float64
+	learnedAt int64 // the count of changes to closings that it holds for
 }
 
 // mostBody is the largest request body that is read, in bytes.

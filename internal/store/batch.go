@@ -78,9 +78,11 @@ func (s *Store) Batch(ctx context.Context, id string) (Batch, error) {
 	return b, nil
 }
 
+const selectBatches = `SELECT ` + batchColumns + ` FROM batch WHERE deleted_at_ms IS NULL ORDER BY created_at_ms DESC, id LIMIT ?`
+
 // Batches lists up to limit batches that are not deleted, newest first.
 func (s *Store) Batches(ctx context.Context, limit int) ([]Batch, error) {
-	rows, err := s.read.QueryContext(ctx, `SELECT `+batchColumns+` FROM batch WHERE deleted_at_ms IS NULL ORDER BY created_at_ms DESC, id LIMIT ?`, limit)
+	rows, err := s.read.QueryContext(ctx, selectBatches, limit)
 	if err != nil {
 		return nil, fmt.Errorf("listing batches: %w", err)
 	}

@@ -36,42 +36,61 @@ type LotUse struct {
 	fruit.Use
 }
 
-// Closings lists all of them, newest first.
-func (s *Store) Closings(ctx context.Context) ([]Closing, error) {
+// newestClosings picks the newest so many.
+const newestClosings = `SELECT id FROM closing ORDER BY day DESC, rowid DESC LIMIT ?`
+
+const (
+	selectClosings = `SELECT id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten
+		FROM closing ORDER BY day DESC, rowid DESC LIMIT ?`
+	selectFilled      = `SELECT closing, jar, filled FROM closing_jar WHERE closing IN (` + newestClosings + `) ORDER BY rowid`
+	selectClosingLots = `SELECT closing, lot, id, of, what, mass_mg FROM lot_use WHERE closing IN (` + newestClosings + `) ORDER BY rowid`
+)
+
+// EveryClosing is a limit that holds all of them.
+const EveryClosing = -1
+
+// Closings lists up to so many of them, newest first.
+func (s *Store) Closings(ctx context.Context, limit int) ([]Closing, error) {
 	var all []Closing
 	at := map[string]int{}
-	err := s.each(ctx, `SELECT id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten
-		FROM closing ORDER BY day DESC, rowid DESC`, func(row *sql.Rows) error {
+	err := s.each(ctx, selectClosings, func(row *sql.Rows) error {
 		var c Closing
 		err := row.Scan(&c.ID, &c.Batch, &c.Product, &c.Kind, &c.Form, &c.Pack, &c.Fruit, &c.Liquid, &c.PrepareMinutes, &c.BoilMinutes, &c.BoilFactor, &c.Note, &c.Day, &c.Forgotten)
 		at[c.ID] = len(all)
 		all = append(all, c)
 		return err
-	})
+	}, limit)
 	if err != nil {
 		return nil, err
 	}
-	err = s.each(ctx, `SELECT closing, jar, filled FROM closing_jar ORDER BY rowid`, func(row *sql.Rows) error {
+	err = s.each(ctx, selectFilled, func(row *sql.Rows) error {
 		var id string
 		var of jar.ID
 		var n int
 		err := row.Scan(&id, &of, &n)
-		if j, ok := jar.Find(of); ok {
-			all[at[id]].Filled = append(all[at[id]].Filled, fruit.Filled{Jar: j, Count: n})
+		i, known := at[id]
+		if j, ok := jar.Find(of); ok && known {
+			all[i].Filled = append(all[i].Filled, fruit.Filled{Jar: j, Count: n})
 		}
 		return err
-	})
+	}, limit)
 	if err != nil {
 		return nil, err
 	}
-	return all, s.each(ctx, `SELECT closing, lot, id, of, what, mass_mg FROM lot_use WHERE closing IS NOT NULL ORDER BY rowid`, func(row *sql.Rows) error {
+	return all, s.each(ctx, selectClosingLots, func(row *sql.Rows) error {
 		var id string
 		var u LotUse
 		err := row.Scan(&id, &u.Lot, &u.ID, &u.Of, &u.What, &u.Mass)
-		all[at[id]].Lots = append(all[at[id]].Lots, u)
+		if i, ok := at[id]; ok {
+			all[i].Lots = append(all[i].Lots, u)
+		}
 		return err
-	})
+	}, limit)
 }
+
+// ClosingsChanged counts the changes to closings since the file was opened: what was
+// worked out from them at the same count still holds.
+func (s *Store) ClosingsChanged() int64 { return s.closings.Load() }
 
 // AddClosing keeps what a batch gave, with its jars and what it took of lots, all
 // or nothing.
@@ -109,18 +128,20 @@ func (s *Store) AddClosing(ctx context.Context, c Closing) (string, error) {
 	if err := tx.Commit(); err != nil {
 		return "", fmt.Errorf("closing a batch: %w", err)
 	}
+	s.closings.Add(1)
 	return c.ID, nil
 }
 
 // ForgetClosing takes a batch out of what is learned from, or back into it.
 func (s *Store) ForgetClosing(ctx context.Context, id string, forgotten bool) error {
+	defer s.closings.Add(1)
 	return s.one(ctx, "changing a closed batch", `UPDATE closing SET forgotten = ? WHERE id = ?`, forgotten, id)
 }
 
 // RemoveClosing opens a batch again: its jars and what it took of lots go with it.
 // The lids stay used.
 func (s *Store) RemoveClosing(ctx context.Context, id string) error {
-	all, err := s.Closings(ctx)
+	all, err := s.Closings(ctx, EveryClosing)
 	if err != nil {
 		return err
 	}
@@ -139,6 +160,7 @@ func (s *Store) RemoveClosing(ctx context.Context, id string) error {
 	if err := oneOf(ctx, tx, "opening a batch again", `DELETE FROM closing WHERE id = ?`, id); err != nil {
 		return err
 	}
+	defer s.closings.Add(1)
 	return tx.Commit()
 }
 

@@ -23,7 +23,6 @@ type Lot struct {
 	From       string
 	Got        fruit.Day
 	Note       string
-	Gone       bool
 	Taps       []fruit.Tap
 	Uses       []fruit.Use
 }
@@ -31,41 +30,55 @@ type Lot struct {
 // Left is how much of the lot there is still.
 func (l Lot) Left() measure.Mass {
 	left, err := fruit.Left(l.Bought.Mass, l.Uses)
-	if err != nil || l.Gone {
+	if err != nil {
 		return 0
 	}
 	return left
 }
 
+// TakenError says that batches took more of a lot than it would then weigh.
+type TakenError struct{ Used measure.Mass }
+
+func (e *TakenError) Error() string {
+	return "batches took " + e.Used.Text(measure.US) + " of it already"
+}
+
 const lotColumns = `id, name, kind, variety, bought, mass_mg, guess, price_cents, came_from, got_day, note`
 
-// Lots lists all that are not gone, and with gone also those, in the order they came.
-func (s *Store) Lots(ctx context.Context, gone bool) ([]Lot, error) {
-	rows, err := s.read.QueryContext(ctx, `SELECT `+lotColumns+`, gone_at_ms IS NOT NULL FROM lot WHERE gone_at_ms IS NULL OR ? ORDER BY got_day, rowid`, gone)
-	if err != nil {
-		return nil, fmt.Errorf("listing lots: %w", err)
-	}
-	defer rows.Close()
+// lotsHere picks lots that are not gone: with something left of them, or in since a
+// day. The indexes are named since the planner, of itself, walks all lots.
+const lotsHere = `SELECT id FROM lot INDEXED BY lot_left WHERE gone_at_ms IS NULL AND used_mg < mass_mg
+	UNION ALL SELECT id FROM lot INDEXED BY lot_got WHERE gone_at_ms IS NULL AND got_day >= ?`
+
+const (
+	selectLots  = `SELECT ` + lotColumns + ` FROM lot WHERE id IN (` + lotsHere + `) ORDER BY got_day, rowid`
+	selectTaps  = `SELECT lot, day, ripeness FROM lot_tap WHERE lot IN (` + lotsHere + `) ORDER BY day`
+	selectUses  = `SELECT lot, id, of, what, mass_mg FROM lot_use WHERE lot IN (` + lotsHere + `) ORDER BY rowid`
+	selectPrice = `SELECT price_cents, mass_mg FROM lot WHERE kind = ? AND price_cents > 0`
+)
+
+// Lots lists those that are not gone, in the order they came: what something is left
+// of, and what came in since a day though all of it was used.
+func (s *Store) Lots(ctx context.Context, since fruit.Day) ([]Lot, error) {
 	var all []Lot
 	at := map[string]int{}
-	for rows.Next() {
+	err := s.each(ctx, selectLots, func(row *sql.Rows) error {
 		var l Lot
 		var price sql.NullInt64
-		if err := rows.Scan(&l.ID, &l.Name, &l.Kind, &l.Variety, &l.Typed, &l.Bought.Mass, &l.Bought.Guess, &price, &l.From, &l.Got, &l.Note, &l.Gone); err != nil {
-			return nil, fmt.Errorf("listing lots: %w", err)
-		}
+		err := row.Scan(&l.ID, &l.Name, &l.Kind, &l.Variety, &l.Typed, &l.Bought.Mass, &l.Bought.Guess, &price, &l.From, &l.Got, &l.Note)
 		l.PriceCents = -1
 		if price.Valid {
 			l.PriceCents = price.Int64
 		}
 		at[l.ID] = len(all)
 		all = append(all, l)
-	}
-	if err := rows.Err(); err != nil {
-		return nil, fmt.Errorf("listing lots: %w", err)
+		return err
+	}, int64(since))
+	if err != nil {
+		return nil, err
 	}
 	return all, errors.Join(
-		s.each(ctx, `SELECT lot, day, ripeness FROM lot_tap ORDER BY day`, func(row *sql.Rows) error {
+		s.each(ctx, selectTaps, func(row *sql.Rows) error {
 			var lot string
 			var t fruit.Tap
 			err := row.Scan(&lot, &t.Day, &t.Ripeness)
@@ -73,8 +86,8 @@ func (s *Store) Lots(ctx context.Context, gone bool) ([]Lot, error) {
 				all[i].Taps = append(all[i].Taps, t)
 			}
 			return err
-		}),
-		s.each(ctx, `SELECT lot, id, of, what, mass_mg FROM lot_use ORDER BY rowid`, func(row *sql.Rows) error {
+		}, int64(since)),
+		s.each(ctx, selectUses, func(row *sql.Rows) error {
 			var lot string
 			var u fruit.Use
 			err := row.Scan(&lot, &u.ID, &u.Of, &u.What, &u.Mass)
@@ -82,7 +95,19 @@ func (s *Store) Lots(ctx context.Context, gone bool) ([]Lot, error) {
 				all[i].Uses = append(all[i].Uses, u)
 			}
 			return err
-		}))
+		}, int64(since)))
+}
+
+// Paid lists what every lot of a fruit cost, gone or not, in cents a gram.
+func (s *Store) Paid(ctx context.Context, kind string) (all []float64, err error) {
+	err = s.each(ctx, selectPrice, func(row *sql.Rows) error {
+		var cents int64
+		var mass measure.Mass
+		err := row.Scan(&cents, &mass)
+		all = append(all, float64(cents)/mass.Grams())
+		return err
+	}, kind)
+	return all, err
 }
 
 // each reads every row of a query.
@@ -101,7 +126,8 @@ func (s *Store) each(ctx context.Context, query string, read func(*sql.Rows) err
 }
 
 // KeepLot keeps a lot: a new one where it has no id, or in place of the one of its
-// id. Its taps and uses are kept apart.
+// id. Its taps and uses are kept apart. It errs with a *TakenError where batches took
+// more of it than it would then weigh.
 func (s *Store) KeepLot(ctx context.Context, l Lot) (string, error) {
 	var price any
 	if l.PriceCents >= 0 {
@@ -112,6 +138,10 @@ func (s *Store) KeepLot(ctx context.Context, l Lot) (string, error) {
 		l.ID = newID()
 		_, err := s.write.ExecContext(ctx, `INSERT INTO lot (`+lotColumns+`) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, append([]any{l.ID}, fields...)...)
 		return l.ID, wrapped("keeping a lot", err)
+	}
+	var used measure.Mass
+	if err := s.read.QueryRowContext(ctx, `SELECT used_mg FROM lot WHERE id = ?`, l.ID).Scan(&used); err == nil && used > l.Bought.Mass {
+		return "", &TakenError{used}
 	}
 	return l.ID, s.one(ctx, "changing a lot", `UPDATE lot SET name = ?, kind = ?, variety = ?, bought = ?, mass_mg = ?, guess = ?, price_cents = ?, came_from = ?,
 		got_day = ?, note = ? WHERE id = ?`, append(fields, l.ID)...)

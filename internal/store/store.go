@@ -17,6 +17,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"sync/atomic"
 
 	"github.com/pressly/goose/v3"
 	_ "modernc.org/sqlite" // the database/sql driver
@@ -34,6 +35,7 @@ var ErrChanged = errors.New("changed since it was read")
 // Store is one open file.
 type Store struct {
 	read, write *sql.DB
+	closings    atomic.Int64 // changes to them
 }
 
 // Open opens the file at path, making and migrating it as needed.
@@ -53,7 +55,7 @@ func Open(ctx context.Context, path string) (*Store, error) {
 		return nil, err
 	}
 	read.SetMaxOpenConns(8)
-	return &Store{read, write}, nil
+	return &Store{read: read, write: write}, nil
 }
 
 func open(path, more string) (*sql.DB, error) {

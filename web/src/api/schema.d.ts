@@ -168,7 +168,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What batches gave, newest first */
+        /** What the newest 500 batches gave, newest first */
         get: operations["closings"];
         put?: never;
         /** Type what a batch of an earlier season gave */
@@ -1353,7 +1353,6 @@ export interface components {
             /** @description the days it is fit to can, in words; our own guess */
             fit: string;
             from?: string;
-            gone: boolean;
             /** @description the day it came, 2026-08-14; today where left out */
             got?: string;
             /** @description the weight is our own guess, by pieces or flats */
