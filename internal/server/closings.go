@@ -91,6 +91,7 @@ func (s *server) registerClosings(api huma.API) {
 		}
 		return s.closings(ctx)
 	})
+	s.registerPast(api, op)
 	for path, forget := range map[string]bool{"forget": true, "remember": false} {
 		huma.Register(api, op(path+"-closing", "POST", "/api/closings/{id}/"+path, "Learn from a closed batch, or no longer"), func(ctx context.Context, in *PotID) (*closingsOutput, error) {
 			if err := s.store.ForgetClosing(ctx, in.ID, forget); err != nil {
@@ -217,13 +218,21 @@ func (s *server) closings(ctx context.Context) (*closingsOutput, error) {
 		if info.Group == guide.Fruit {
 			words = append(words, c.Pack)
 		}
-		b := closingBody{c.ID, c.Batch, strings.Join(words, ", "), filledText(c.Filled) + " from " + c.Fruit.Text(units), "", dateOf(c.Day).Format(time.DateOnly), c.Forgotten, c.Note}
+		b := closingBody{c.ID, c.Batch, strings.Join(words, ", "), filledText(c.Filled) + " from " + c.Fruit.Text(units), "", pastDay(c), c.Forgotten, c.Note}
 		if ratio, ok := fruit.Ratio(c.Product, c.Fruit, c.Filled); ok {
 			b.Against = againstText(ratio)
 		}
 		out.Body = append(out.Body, b)
 	}
 	return out, nil
+}
+
+// pastDay is the day of a closing, or the year where that alone was said.
+func pastDay(c store.Closing) string {
+	if d := dateOf(c.Day); c.Batch == "" && d.YearDay() == 1 {
+		return d.Format("2006")
+	}
+	return dateOf(c.Day).Format(time.DateOnly)
 }
 
 func againstText(ratio float64) string {

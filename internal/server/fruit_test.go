@@ -257,3 +257,43 @@ func TestGetReadyList(t *testing.T) {
 		t.Error(status)
 	}
 }
+
+func TestPastSeasons(t *testing.T) {
+	h := testServer(t)
+	setKitchen(t, h)
+	file := func(csv string) (int, map[string]any) {
+		raw, _ := json.Marshal(map[string]string{"csv": csv})
+		return send(t, h, "POST", "/api/closings/import", string(raw))
+	}
+	const head = "day,product,form,pack,fruit,jars\n"
+	const two = head + "2025-08-14,peaches,halves,hot,12 lb,5 quarts\n2024,peaches,halves,hot,24 lb,\"9 quarts, 1 pint\"\n"
+	if status, b := file(two); status != 200 || b["added"] != 2.0 || b["same"] != 0.0 || len(b["closings"].([]any)) != 2 {
+		t.Fatal(status, b)
+	}
+	if status, b := file(two + "2023,applesauce,,,20 lb,7 quarts\n"); status != 200 || b["added"] != 1.0 || b["same"] != 2.0 {
+		t.Error(status, b)
+	}
+	if status, b := file(two + "2023,applesauce,,,20 lb,7 mugs\n2022,applesauce,,,20 lb,7 quarts"); status != 422 || !strings.Contains(fmt.Sprint(b), "Nothing was taken over. Line 4, jars") {
+		t.Error(status, b)
+	}
+	all := closingsOf(t, h)
+	if len(all) != 3 || all[1]["day"] != "2024" || all[0]["day"] != "2025-08-14" || all[1]["text"] != "1 pint and 9 quarts from 24 lb" && all[1]["text"] != "9 quarts and 1 pint from 24 lb" {
+		t.Errorf("%v", all)
+	}
+	_, plan := send(t, h, "POST", "/api/plan", peaches)
+	if learned := plan["jars"].(map[string]any)["learned"]; learned != "by the guide and 2 batches of yours" {
+		t.Errorf("%v", learned)
+	}
+	if status, b := send(t, h, "POST", "/api/closings/typed", `{"product":"pears","form":"halves","pack":"raw","fruit":"17.5 lb","jars":"7 quarts","day":"3 September 2025"}`); status != 200 || b["added"] != 1.0 {
+		t.Error(status, b)
+	}
+	status, b := send(t, h, "POST", "/api/closings/typed", `{"product":"pears","fruit":"heaps","jars":"some","day":"soon"}`)
+	for _, f := range []string{"body.form", "body.pack", "body.fruit", "body.jars", "body.day"} {
+		if status != 422 || !strings.Contains(fmt.Sprint(b["errors"]), f) {
+			t.Errorf("%d %v, want %s", status, b["errors"], f)
+		}
+	}
+	if n := len(closingsOf(t, h)); n != 4 {
+		t.Error(n)
+	}
+}

@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"database/sql"
-	"fmt"
 
 	"mellisca/core/fruit"
 	"mellisca/core/jar"
@@ -95,21 +94,44 @@ func (s *Store) ClosingsChanged() int64 { return s.closings.Load() }
 // AddClosing keeps what a batch gave, with its jars and what it took of lots, all
 // or nothing.
 func (s *Store) AddClosing(ctx context.Context, c Closing) (string, error) {
+	ids, err := s.AddClosings(ctx, []Closing{c})
+	if err != nil {
+		return "", err
+	}
+	return ids[0], nil
+}
+
+// AddClosings keeps several, all or none of them, and tells their ids.
+func (s *Store) AddClosings(ctx context.Context, all []Closing) (ids []string, err error) {
 	tx, err := s.write.BeginTx(ctx, nil)
 	if err != nil {
-		return "", wrapped("closing a batch", err)
+		return nil, wrapped("closing a batch", err)
 	}
 	defer tx.Rollback()
-	c.ID = newID()
-	_, err = tx.ExecContext(ctx, `INSERT INTO closing (id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten)
+	for _, c := range all {
+		c.ID = newID()
+		if err := addClosing(ctx, tx, c); err != nil {
+			return nil, wrapped("closing a batch", err)
+		}
+		ids = append(ids, c.ID)
+	}
+	if err := tx.Commit(); err != nil {
+		return nil, wrapped("closing a batch", err)
+	}
+	s.closings.Add(1)
+	return ids, nil
+}
+
+func addClosing(ctx context.Context, tx execer, c Closing) error {
+	_, err := tx.ExecContext(ctx, `INSERT INTO closing (id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten)
 		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		c.ID, c.Batch, c.Product, c.Kind, c.Form, c.Pack, int64(c.Fruit), int64(c.Liquid), c.PrepareMinutes, c.BoilMinutes, c.BoilFactor, c.Note, int64(c.Day), c.Forgotten)
 	if err != nil {
-		return "", wrapped("closing a batch", err)
+		return err
 	}
 	for _, f := range c.Filled {
 		if _, err := tx.ExecContext(ctx, `INSERT INTO closing_jar (closing, jar, filled) VALUES (?, ?, ?)`, c.ID, f.Jar.ID, f.Count); err != nil {
-			return "", wrapped("closing a batch", err)
+			return err
 		}
 	}
 	for _, u := range c.Lots {
@@ -117,19 +139,13 @@ func (s *Store) AddClosing(ctx context.Context, c Closing) (string, error) {
 			u.ID = newID()
 		}
 		if _, err := tx.ExecContext(ctx, `INSERT INTO lot_use (id, lot, closing, of, what, mass_mg) VALUES (?, ?, ?, ?, ?, ?)`, u.ID, u.Lot, c.ID, u.Of, u.What, int64(u.Mass)); err != nil {
-			return "", wrapped("closing a batch", err)
+			return err
 		}
 	}
-	if c.Batch != "" {
-		if err := fillStock(ctx, tx, c.Filled, 1); err != nil {
-			return "", err
-		}
+	if c.Batch == "" {
+		return nil // an earlier season's jars are not counted now
 	}
-	if err := tx.Commit(); err != nil {
-		return "", fmt.Errorf("closing a batch: %w", err)
-	}
-	s.closings.Add(1)
-	return c.ID, nil
+	return fillStock(ctx, tx, c.Filled, 1)
 }
 
 // ForgetClosing takes a batch out of what is learned from, or back into it.

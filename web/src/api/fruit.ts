@@ -5,6 +5,7 @@ export type Fruit = Schemas['FruitOutputBody']
 export type Lot = Schemas['LotBody']
 export type LotFields = Schemas['LotFields']
 export type Closing = Schemas['ClosingBody']
+export type PastTyped = Schemas['PastTyped']
 export type ClosingFields = Schemas['ClosingFields']
 
 export function useFruit() {
@@ -64,6 +65,15 @@ export function useClosingChanges() {
       answered(api.POST('/api/batches/{id}/close', { params: { path: { id } }, body: fields })),
     onSuccess,
   })
+  const onPast = (all: Schemas['PastOutputBody']) => onSuccess(all.closings)
+  const typePast = useMutation({
+    mutationFn: (body: PastTyped) => answered(api.POST('/api/closings/typed', { body })),
+    onSuccess: onPast,
+  })
+  const importPast = useMutation({
+    mutationFn: (csv: string) => answered(api.POST('/api/closings/import', { body: { csv } })),
+    onSuccess: onPast,
+  })
   const forget = useMutation({
     mutationFn: ({ id, forgotten }: { id: string; forgotten: boolean }) => {
       const params = { path: { id } }
@@ -79,5 +89,5 @@ export function useClosingChanges() {
     mutationFn: (id: string) => answered(api.DELETE('/api/closings/{id}', { params: { path: { id } } })),
     onSuccess,
   })
-  return { close, forget, openAgain }
+  return { close, typePast, importPast, forget, openAgain }
 }

@@ -179,6 +179,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/closings/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take over what batches of earlier seasons gave from a CSV; anything wrong refuses it whole, and what is here already is left as it is */
+        post: operations["import-past-batches"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/closings/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what a batch of an earlier season gave, as it was written down */
+        post: operations["type-past-batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/closings/{id}": {
         parameters: {
             query?: never;
@@ -1210,6 +1244,9 @@ export interface components {
             today: string;
             varieties: components["schemas"]["VarietyFields"][];
         };
+        "Import-past-batchesRequest": {
+            csv: string;
+        };
         "Import-placesRequest": {
             csv: string;
         };
@@ -1478,6 +1515,34 @@ export interface components {
             pack: "raw" | "hot";
             /** Format: int64 */
             prepareMinutes?: number;
+            product: string;
+        };
+        PastOutputBody: {
+            /** Format: int64 */
+            added: number;
+            closings: components["schemas"]["ClosingBody"][];
+            /**
+             * Format: int64
+             * @description that were here already
+             */
+            same: number;
+        };
+        PastTyped: {
+            /** @description 2025-08-14, or the year alone */
+            day: string;
+            /** @description halves; needed where there are several */
+            form?: string;
+            /** @description 24 lb */
+            fruit: string;
+            /** @description 9 quarts, 1 pint */
+            jars: string;
+            liquid?: string;
+            /** @description of getting the fruit ready */
+            minutes?: string;
+            note?: string;
+            /** @description raw or hot; needed for fruit */
+            pack?: string;
+            /** @description peaches */
             product: string;
         };
         PlaceBody: {
@@ -2705,6 +2770,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClosingBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "import-past-batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Import-past-batchesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "type-past-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastOutputBody"];
                 };
             };
             /** @description Not Found */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useClosingChanges, useClosings } from '@/api/fruit'
+import PastForm from './PastForm.vue'
 
 /** What batches gave: what yields are learned from, and may be told to forget. */
 const { data: closings } = useClosings()
@@ -26,6 +27,7 @@ const { forget } = useClosingChanges()
         </button>
       </li>
     </ul>
+    <PastForm />
   </section>
 </template>
 
