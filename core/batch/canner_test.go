@@ -56,6 +56,12 @@ func TestPlanInOwnCanner(t *testing.T) {
 	if p = makeOK(t, r, k); p.Capacity != 13 || p.PotNote != "" || p.Water.Heating != nil || !strings.Contains(explained(t, p, "loads"), "pushing the jars apart") {
 		t.Errorf("%d, %q", p.Capacity, p.PotNote)
 	}
+	k.Canners[1].Pot.Width = cm(7)
+	k.Canners[1].Pot.Depth = cm(30)
+	if p = makeOK(t, r, k); !strings.HasSuffix(p.PotNote, "is too narrow for pints. Take a wider pot or a smaller jar.") || p.Loads != nil {
+		t.Errorf("%q, %v", p.PotNote, p.Loads)
+	}
+	k = withCanners(t)
 	// In steam the steamer, without water over the jars; a canner that is gone is the first again.
 	r.Canner, r.Method = "", guide.Steam
 	if p = makeOK(t, r, k); p.Canner.ID != "steamer" || p.Water != nil || len(p.Loads) == 0 {

@@ -131,7 +131,7 @@ func (l *readyList) fruit(p Plan) {
 		l.once("own acid "+p.Name, ReadyFruit, "Acid, as your source says: "+p.Own.Source.Acid)
 	}
 	if browns(p.Query.Product) {
-		l.once("browning", ReadyFruit, "Ascorbic acid, or lemon juice, against browning")
+		l.once("browning", ReadyFruit, "A bath against browning: 1 tsp (3 g) of ascorbic acid in 1 gallon (3.8 l) of cold water; for colour, never in place of acid in the jars")
 	}
 }
 

@@ -20,7 +20,7 @@ func TestGetReady(t *testing.T) {
 	k := withCanners(t)
 	one := makeOK(t, peaches(), k)
 	text := listed(GetReady([]Plan{one}, measure.US))
-	for _, want := range []string{"Peaches: 12 lb", "Granulated sugar: 15 oz", "6 quarts for the peaches", "6 new regular lids", "for the dip", "Ascorbic acid", "The big kettle, with its rack", "at 180 °F", "of flame or plate", "outdoors only", "tied hair"} {
+	for _, want := range []string{"Peaches: 12 lb", "Granulated sugar: 15 oz", "6 quarts for the peaches", "6 new regular lids", "for the dip", "1 tsp (3 g) of ascorbic acid in 1 gallon", "The big kettle, with its rack", "at 180 °F", "of flame or plate", "outdoors only", "tied hair"} {
 		if !strings.Contains(text, want) {
 			t.Errorf("nothing says %q in\n%s", want, text)
 		}

@@ -122,6 +122,51 @@ func TestHeatUp(t *testing.T) {
 	}
 }
 
+// TestHeatUpByHand holds the model against cases worked by hand and, second by
+// second, against the energy that goes in and out.
+func TestHeatUpByHand(t *testing.T) {
+	c := func(x float64) measure.Temperature { return measure.Celsius(x) }
+	quart, pint := find(t, "quart"), find(t, "pint")
+	rect := Pot{Length: measure.Centimetres(50), Width: measure.Centimetres(30), Depth: measure.Centimetres(25), Rack: measure.Centimetres(1), Steel: measure.Grams(2500)}
+	for _, k := range []struct {
+		what                string
+		pot                 Pot
+		watts               float64 // rated
+		kind                BurnerKind
+		jars                []jar.Jar
+		cold, filling, boil float64
+		capacity, full      float64 // kJ/K, worked by hand
+		surface             float64 // m², worked by hand
+	}{
+		// 8.526 l × 4.186 + 1.8 kg × 0.5; with 7 × (0.946 l × 3.7 + 0.48 kg × 0.84).
+		{"quarts on gas at 3,480 ft", Default, 3500, Gas, several(quart, 7), 15, 82, 96.6, 36.590, 63.923, 0.43295},
+		// 1500 cm² × (1 + 12.9 + 2.54) cm = 24.66 l, less 15 × 0.62 l: 15.36 l × 4.186 + 2.5 kg × 0.5;
+		// with 15 × (0.473 l × 3.7 + 0.30 kg × 0.84); 160 cm × 25 cm and twice 1500 cm².
+		{"pints on a coil at the sea", rect, 2400, Coil, several(pint, 15), 10, 60, 100, 65.547, 95.588, 0.70},
+	} {
+		w, err := k.pot.Levels([][]jar.Jar{k.jars}, measure.Inches(1))
+		if err != nil {
+			t.Fatal(k.what, err)
+		}
+		got := k.pot.HeatUp(Burner{"", k.watts, k.kind}, w, k.jars, c(k.cold), c(k.filling), c(k.boil), c(22), 1)
+		minutes := func(capacity, from, to float64) float64 {
+			useful := k.watts * map[BurnerKind]float64{Gas: 0.4, Coil: 0.7}[k.kind]
+			at, seconds := from, 0.0
+			for at < to {
+				at += (useful - 15*k.surface*(at-22)) / (capacity * 1000)
+				seconds++
+			}
+			return seconds / 60
+		}
+		if want := minutes(k.capacity, k.cold, k.filling); math.Abs(got.ToFilling-want) > 0.05 {
+			t.Errorf("%s: %.2f min to filling, second by second %.2f", k.what, got.ToFilling, want)
+		}
+		if want := minutes(k.full, k.filling, k.boil); math.Abs(got.ToBoil-want) > 0.05 {
+			t.Errorf("%s: %.2f min to the boil, second by second %.2f", k.what, got.ToBoil, want)
+		}
+	}
+}
+
 func TestShock(t *testing.T) {
 	c := func(x float64) measure.Temperature { return measure.Celsius(x) }
 	for _, k := range []struct {

@@ -45,6 +45,8 @@ func TestPots(t *testing.T) {
 		`{"name":"x","kind":"boiling-water","across":"30 cm","length":"3 m","depth":"20 cm"}`:        "body.length",
 		`{"name":"x","kind":"electric","across":"30 cm","depth":"20 cm"}`:                            "body.watts",
 		`{"name":"x","kind":"steam","across":"30 cm","depth":"20 cm","weight":"a lot"}`:              "body.weight",
+		`{"name":"x","kind":"boiling-water","across":"2 cm","depth":"20 cm"}`:                        "body.across",
+		`{"name":"x","kind":"boiling-water","across":"-30 cm","depth":"1000000000 cm"}`:              "body.across body.depth",
 		`{"name":"x","kind":"cooking","length":"30 cm","width":"20 cm","depth":"0 cm","rack":"1 m"}`: "body.depth body.rack",
 	} {
 		status, b := send(t, h, "POST", "/api/pots", body)
