@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { Problem } from '@/api/client'
 import { adjust, type Adjusted } from '@/api/liquids'
+import { useProblems } from '@/parts/problems'
 import type { Sentence } from './sentence'
 
 /** A syrup that is there, brought to the strength that is wanted. */
@@ -13,7 +13,7 @@ const put = reactive({ have: '', water: '', sugar: '', brown: '', honey: '', cor
 const want = ref(String(props.sentence.liquid?.brix || 30))
 const need = ref('')
 const answer = ref<Adjusted>()
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 
 const parts = [
   { id: 'water', name: 'Water', like: '4 cups' },
@@ -24,17 +24,14 @@ const parts = [
 ] as const
 
 async function work() {
-  problems.value = {}
-  try {
+  const understood = await trying(async () => {
     answer.value = await adjust({
       ...(by.value === 'reading' ? read : put),
       want: want.value,
       need: need.value,
     })
-  } catch (e) {
-    answer.value = undefined
-    problems.value = e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: String(e) }
-  }
+  })
+  if (!understood) answer.value = undefined
 }
 </script>
 

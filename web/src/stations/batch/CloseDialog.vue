@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { computed, reactive, ref } from 'vue'
-import { Problem, type Catalogue, type Kitchen, type Plan } from '@/api/client'
+import { computed, reactive } from 'vue'
+import { type Catalogue, type Kitchen, type Plan } from '@/api/client'
 import { useClosingChanges } from '@/api/fruit'
+import { useProblems } from '@/parts/problems'
 
 /** What a batch gave: yields, liquid and minutes are learned from it, and its fruit comes off its lots. */
 const props = defineProps<{ id: string; plan: Plan; catalogue: Catalogue; kitchen?: Kitchen }>()
@@ -20,11 +21,10 @@ const counts = reactive<Record<string, string>>({
   [props.plan.jar.id]: String(props.plan.jars?.planned ?? ''),
 })
 const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', prepare: '', boil: '', note: '' })
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 
 async function save() {
-  problems.value = {}
-  try {
+  await trying(async () => {
     await close.mutateAsync({
       id: props.id,
       fields: {
@@ -37,10 +37,7 @@ async function save() {
       },
     })
     emit('closed')
-  } catch (e) {
-    problems.value =
-      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-  }
+  })
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
-import { Problem } from '@/api/client'
 import { usePrices, useSetPrices, type Prices } from '@/api/liquids'
+import { useProblems } from '@/parts/problems'
 
 /** What sweeteners and juice cost, as the cook says it; kept for all batches. */
 const { data } = usePrices()
@@ -16,7 +16,7 @@ const prices = reactive<Required<Prices>>({
   hour: '',
   bought: '',
 })
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 const said = ref('')
 watch(data, (p) => p && Object.assign(prices, p), { immediate: true })
 
@@ -32,14 +32,11 @@ const rows = [
 ] as const
 
 async function save() {
-  problems.value = {}
   said.value = ''
-  try {
+  await trying(async () => {
     await set.mutateAsync({ ...prices })
     said.value = 'Kept.'
-  } catch (e) {
-    problems.value = e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: String(e) }
-  }
+  })
 }
 </script>
 

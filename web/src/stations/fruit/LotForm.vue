@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
-import { Problem } from '@/api/client'
+import { computed, reactive } from 'vue'
 import { useFruitChanges, type Fruit, type Lot } from '@/api/fruit'
+import { useProblems } from '@/parts/problems'
 
 /** A lot that came in, new or to be changed. */
 const props = defineProps<{ lot?: Lot; fruit: Fruit }>()
@@ -18,19 +18,15 @@ const fields = reactive({
   got: props.lot?.got ?? '',
   note: props.lot?.note ?? '',
 })
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 const like = computed(() => props.fruit.kinds.find((k) => k.id === fields.kind)?.like ?? '20 lb')
 const known = computed(() => props.fruit.varieties.filter((v) => v.kind === fields.kind).map((v) => v.name))
 
 async function save() {
-  problems.value = {}
-  try {
+  await trying(async () => {
     await keepLot.mutateAsync({ id: props.lot?.id, fields: { ...fields } })
     emit('kept', fields.name)
-  } catch (e) {
-    problems.value =
-      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-  }
+  })
 }
 </script>
 
@@ -86,28 +82,4 @@ async function save() {
   </form>
 </template>
 
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px 12px;
-}
-label {
-  font-weight: 600;
-  line-height: 1.2;
-}
-.field {
-  display: block;
-  width: 100%;
-  font-weight: 400;
-}
-.problem {
-  margin: 0 0 6px;
-}
-.keys {
-  display: flex;
-  justify-content: flex-end;
-  gap: 10px;
-  margin-top: 12px;
-}
-</style>
+<style scoped src="@/parts/form.css"></style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { Problem } from '@/api/client'
 import { useClosingChanges } from '@/api/fruit'
 import { useCatalogue } from '@/api/plan'
 import { useTakeFile } from '@/parts/takeFile'
+import { useProblems } from '@/parts/problems'
 
 /** What batches of earlier seasons gave, out of a notebook or a table. */
 const { data: catalogue } = useCatalogue()
@@ -11,7 +11,7 @@ const { typePast, importPast } = useClosingChanges()
 
 const empty = { product: 'peaches', form: '', pack: '', fruit: '', jars: '', day: '', minutes: '', note: '' }
 const fields = reactive({ ...empty })
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 const kept = ref('')
 const asked = computed(() => catalogue.value?.products.find((p) => p.id === fields.product))
 const products = computed(() => catalogue.value?.products.filter((p) => p.tested) ?? [])
@@ -26,15 +26,11 @@ function took({ added, same }: { added: number; same: number }) {
 const { said, problem, read } = useTakeFile(async (text) => took(await importPast.mutateAsync(text)))
 
 async function keep() {
-  problems.value = {}
   kept.value = ''
-  try {
+  await trying(async () => {
     kept.value = took(await typePast.mutateAsync({ ...fields }))
     Object.assign(fields, { ...empty, product: fields.product, form: fields.form, pack: fields.pack })
-  } catch (e) {
-    problems.value =
-      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-  }
+  })
 }
 </script>
 
@@ -124,17 +120,8 @@ async function keep() {
   </details>
 </template>
 
+<style scoped src="@/parts/form.css"></style>
 <style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px 12px;
-}
-label {
-  font-weight: 600;
-  line-height: 1.2;
-}
-.field,
 .file {
   display: block;
   width: 100%;
@@ -144,13 +131,6 @@ label {
 p {
   margin: 6px 0;
   line-height: 1.3;
-}
-.keys {
-  display: flex;
-  align-items: center;
-  justify-content: flex-end;
-  gap: 10px;
-  margin-top: 10px;
 }
 summary {
   display: flex;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { Problem } from '@/api/client'
 import { usePotChanges } from '@/api/pots'
+import { useProblems } from '@/parts/problems'
 
 const emit = defineEmits<{ kept: [name: string] }>()
 const { keepBurner } = usePotChanges()
@@ -14,19 +14,15 @@ const empty = {
 }
 const fields = reactive({ ...empty })
 const watts = ref('')
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 
 async function save() {
-  problems.value = {}
-  try {
+  await trying(async () => {
     await keepBurner.mutateAsync({ fields: { ...fields, watts: Number(watts.value) || 0 } })
     emit('kept', fields.name)
     Object.assign(fields, empty)
     watts.value = ''
-  } catch (e) {
-    problems.value =
-      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-  }
+  })
 }
 </script>
 
@@ -71,27 +67,4 @@ async function save() {
   </form>
 </template>
 
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px 12px;
-}
-label {
-  font-weight: 600;
-  line-height: 1.2;
-}
-.choice-row {
-  font-weight: 400;
-}
-.field {
-  display: block;
-  width: 100%;
-  font-weight: 400;
-}
-.keys {
-  display: flex;
-  justify-content: flex-end;
-  margin-top: 10px;
-}
-</style>
+<style scoped src="@/parts/form.css"></style>

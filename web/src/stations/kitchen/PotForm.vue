@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { Problem } from '@/api/client'
 import { usePotChanges, type Burner, type Pot } from '@/api/pots'
+import { useProblems } from '@/parts/problems'
 
 /** One pot, new or to be changed. */
 const props = defineProps<{ pot?: Pot; burners: Burner[] }>()
@@ -21,7 +21,7 @@ const fields = reactive({
 })
 const watts = ref(props.pot?.watts ? String(props.pot.watts) : '')
 const shape = ref<'round' | 'rectangular'>(props.pot?.length ? 'rectangular' : 'round')
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 const kinds = [
   { id: 'boiling-water', name: 'a canner for boiling water' },
   { id: 'steam', name: 'an atmospheric steam canner' },
@@ -43,17 +43,13 @@ const rows = computed(() => [
 ])
 
 async function save() {
-  problems.value = {}
   const sent = { ...fields, watts: Number(watts.value) || 0 }
   if (shape.value === 'round') sent.length = sent.width = ''
   else sent.across = ''
-  try {
+  await trying(async () => {
     await keepPot.mutateAsync({ id: props.pot?.id, fields: sent })
     emit('kept', fields.name)
-  } catch (e) {
-    problems.value =
-      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-  }
+  })
 }
 </script>
 
@@ -113,34 +109,4 @@ async function save() {
   </form>
 </template>
 
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px 12px;
-}
-.wide {
-  grid-column: 1 / -1;
-}
-label {
-  font-weight: 600;
-  line-height: 1.2;
-}
-.choice-row {
-  font-weight: 400;
-}
-.field {
-  display: block;
-  width: 100%;
-  font-weight: 400;
-}
-.problem {
-  margin: 0 0 6px;
-}
-.keys {
-  display: flex;
-  justify-content: flex-end;
-  gap: 10px;
-  margin-top: 14px;
-}
-</style>
+<style scoped src="@/parts/form.css"></style>

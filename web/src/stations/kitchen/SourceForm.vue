@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
-import { Problem, type Catalogue } from '@/api/client'
+import { computed, reactive } from 'vue'
+import { type Catalogue } from '@/api/client'
 import { useSourceChanges, type OwnSource, type SourceFields } from '@/api/sources'
+import { useProblems } from '@/parts/problems'
 
 /** One own source, new or to be changed. */
 const props = defineProps<{ source?: OwnSource; catalogue: Catalogue }>()
@@ -27,13 +28,12 @@ const fields = reactive({
   headspace: s?.headspace ?? '1/2 in',
   acid: s?.acid ?? '',
 })
-const problems = ref<Record<string, string>>({})
+const { problems, trying } = useProblems()
 const kinds = computed(() => props.catalogue.products.find((p) => p.id === fields.product)?.kinds ?? [])
 const steps = ['1,001 ft', '3,001 ft', '6,001 ft', '8,001 ft']
 
 async function save() {
-  problems.value = {}
-  try {
+  await trying(async () => {
     const number = (text: string) => Math.round(Number(text)) || 0
     const whole: SourceFields = {
       ...fields,
@@ -48,10 +48,7 @@ async function save() {
       Object.assign(fields, { name: '', title: '', page: '', acid: '' })
       Object.assign(typed, { year: '', minutes: '' })
     }
-  } catch (e) {
-    problems.value =
-      e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-  }
+  })
 }
 </script>
 
@@ -126,24 +123,8 @@ async function save() {
   </form>
 </template>
 
+<style scoped src="@/parts/form.css"></style>
 <style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px 12px;
-}
-.wide {
-  grid-column: 1 / -1;
-}
-label {
-  font-weight: 600;
-  line-height: 1.2;
-}
-.field {
-  display: block;
-  width: 100%;
-  font-weight: 400;
-}
 fieldset {
   display: grid;
   grid-template-columns: repeat(4, 1fr);
@@ -158,16 +139,5 @@ legend {
 }
 fieldset label {
   font-weight: 400;
-}
-.problem {
-  margin: 0 0 6px;
-  color: var(--color-stop);
-  line-height: 1.35;
-}
-.keys {
-  display: flex;
-  justify-content: flex-end;
-  gap: 10px;
-  margin-top: 14px;
 }
 </style>

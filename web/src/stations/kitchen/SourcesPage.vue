@@ -59,57 +59,10 @@ function kept(name: string) {
   </div>
 </template>
 
+<style scoped src="./listing.css"></style>
 <style scoped>
 .sources {
   padding-bottom: 92px;
-}
-h1 {
-  margin: 2px 0 4px;
-  font-size: 1.6rem;
-}
-.lead {
-  max-width: 78ch;
-  margin: 0 0 4px;
-  line-height: 1.35;
-}
-.said {
-  min-height: 1.4em;
-  margin: 0 0 6px;
-  color: var(--color-go);
-  font-weight: 600;
-}
-.columns {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
-  gap: 14px;
-  align-items: start;
-}
-.stack {
-  display: grid;
-  gap: 14px;
-}
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  padding: 8px 0;
-  border-top: 2px solid var(--color-line);
-}
-li:first-child {
-  border-top: 0;
-}
-li div {
-  flex: 1 1 240px;
-  line-height: 1.35;
-}
-li span {
-  display: block;
 }
 .retired strong {
   font-weight: 400;

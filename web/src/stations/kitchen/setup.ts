@@ -1,6 +1,6 @@
 import { computed, reactive, ref, toRefs, watch } from 'vue'
-import { Problem } from '@/api/client'
 import { useKitchen, useSetKitchen } from '@/api/kitchen'
+import { useProblems } from '@/parts/problems'
 
 /** The kitchen's set-up while it is being changed. */
 export function useSetup() {
@@ -8,7 +8,7 @@ export function useSetup() {
   const set = useSetKitchen()
   const now = reactive({ name: '', altitude: '', units: 'us' as 'us' | 'metric', jars: [] as string[] })
   const said = ref('')
-  const problems = ref<Record<string, string>>({})
+  const { problems, trying } = useProblems()
 
   function show() {
     if (!kitchen.value) return
@@ -37,17 +37,12 @@ export function useSetup() {
   async function save(): Promise<boolean> {
     if (!kitchen.value) return false
     said.value = ''
-    problems.value = {}
-    try {
-      await set.mutateAsync({ ...now, jars: [...now.jars], version: kitchen.value.version })
+    const version = kitchen.value.version
+    return trying(async () => {
+      await set.mutateAsync({ ...now, jars: [...now.jars], version })
       show()
       said.value = 'Saved.'
-      return true
-    } catch (e) {
-      problems.value =
-        e instanceof Problem && Object.keys(e.fields).length ? e.fields : { all: (e as Error).message }
-      return false
-    }
+    })
   }
 
   return { kitchen, ...toRefs(now), said, problems, changed, save }
