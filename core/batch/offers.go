@@ -4,11 +4,13 @@ import (
 	"fmt"
 
 	"mellisca/core/canner"
+	"mellisca/core/guide"
 )
 
 // offerLoads says what else could be done where the jars take more than one load:
 // another canner of the kitchen that takes fewer, a second tier where the pot is deep
-// enough, and, where just a few are over, what to do with those.
+// enough, and, where just a few are over, what to do with those. Jars packed hot do not
+// wait for their load longer than ten minutes, so they are filled load by load.
 func (p *Plan) offerLoads(in read) {
 	n := len(p.Loads)
 	if n < 2 {
@@ -17,6 +19,9 @@ func (p *Plan) offerLoads(in read) {
 	cover, ok := p.waterOverJars()
 	if !ok {
 		return
+	}
+	if p.Query.Pack == guide.Hot {
+		p.LoadOffers = append(p.LoadOffers, "Fill the jars of a load when its water is ready: packed hot, they wait 10 minutes at most.")
 	}
 	steam := p.Pot.Kind == canner.Steam
 	for _, c := range in.kitchen.Canners {

@@ -19,7 +19,7 @@ func TestOfferLoads(t *testing.T) {
 	}{
 		{"7 jars", nil, ""},
 		{"10 jars", nil, "The big kettle takes 12: one load."},
-		{"14 jars", nil, ""},
+		{"14 jars", nil, "packed hot, they wait 10 minutes at most"},
 		{"8 jars", nil, "1 quart more than one load"},
 		{"30 jars", func(r *Request) { r.Jar = "half-pint" }, "two tiers with a rack between: 24 at once, 2 loads"},
 		{"8 jars", func(r *Request) { r.Method = guide.Steam }, "1 quart more than one load"},
