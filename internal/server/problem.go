@@ -53,6 +53,8 @@ func (s *server) storeProblem(err error, what string) error {
 		return huma.Error404NotFound("There is no such " + what + ", or it was deleted.")
 	case errors.Is(err, store.ErrChanged):
 		return huma.Error409Conflict("This " + what + " was changed somewhere else since you opened it. Open it again to see how it stands; what you typed is still here.")
+	case errors.Is(err, store.ErrLeftOverUsed):
+		return huma.Error409Conflict("What was left over from it is in another batch. Open that one again first.")
 	}
 	s.log.Error("the store failed", "what", what, "error", err)
 	return huma.Error500InternalServerError("The " + what + " could not be kept or read: the file did not answer. Nothing was changed.")

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"database/sql"
+	"errors"
 
 	"mellisca/core/fruit"
 	"mellisca/core/jar"
@@ -148,6 +149,9 @@ func addClosing(ctx context.Context, tx execer, c Closing) error {
 	return fillStock(ctx, tx, c.Filled, 1)
 }
 
+// ErrLeftOverUsed says that another batch took what was left over from this one.
+var ErrLeftOverUsed = errors.New("what was left over from it is in another batch")
+
 // ForgetClosing takes a batch out of what is learned from, or back into it.
 func (s *Store) ForgetClosing(ctx context.Context, id string, forgotten bool) error {
 	defer s.closings.Add(1)
@@ -155,7 +159,8 @@ func (s *Store) ForgetClosing(ctx context.Context, id string, forgotten bool) er
 }
 
 // RemoveClosing opens a batch again: its jars and what it took of lots go with it.
-// The lids stay used.
+// The lids stay used. It errs with ErrLeftOverUsed where another batch took what was
+// left over from this one.
 func (s *Store) RemoveClosing(ctx context.Context, id string) error {
 	all, err := s.Closings(ctx, EveryClosing)
 	if err != nil {
@@ -166,6 +171,13 @@ func (s *Store) RemoveClosing(ctx context.Context, id string) error {
 		return wrapped("opening a batch again", err)
 	}
 	defer tx.Rollback()
+	var used bool
+	if err := tx.QueryRowContext(ctx, `SELECT EXISTS (SELECT 1 FROM lot_use o JOIN lot_use u ON u.lot = o.lot AND u.of = o.id WHERE o.closing = ? AND u.closing IS NOT o.closing)`, id).Scan(&used); err != nil {
+		return wrapped("opening a batch again", err)
+	}
+	if used {
+		return ErrLeftOverUsed
+	}
 	for _, c := range all {
 		if c.ID == id && c.Batch != "" {
 			if err := fillStock(ctx, tx, c.Filled, -1); err != nil {

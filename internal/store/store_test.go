@@ -379,6 +379,9 @@ func TestLotsAndClosings(t *testing.T) {
 	if all, _ = s.Closings(ctx, EveryClosing); len(all) != 2 {
 		t.Errorf("half kept: %d", len(all))
 	}
+	if err := s.RemoveClosing(ctx, c.ID); !errors.Is(err, ErrLeftOverUsed) {
+		t.Errorf("juice opened again whose pulp is in sauce: %v", err)
+	}
 	if err := s.RemoveClosing(ctx, sauce.ID); err != nil {
 		t.Fatal(err)
 	}
