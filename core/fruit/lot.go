@@ -63,7 +63,7 @@ func (k Kind) ParseBought(s string, own []Container) (Bought, error) {
 		}
 		return times(k.Piece, true)
 	case word == "flat" || word == "flats":
-		if k.ID != "berry" && k.ID != "strawberry" {
+		if !strings.HasSuffix(k.ID, "berry") {
 			return fail("a flat is for berries: weigh it")
 		}
 		return times(measure.Pounds(flatOfBerries).Grams(), true)

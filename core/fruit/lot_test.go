@@ -89,6 +89,14 @@ func TestParseBought(t *testing.T) {
 			t.Errorf("%q: %+v, %v; want %+v", in, got, err, want)
 		}
 	}
+	if got, err := kindOf(t, "blueberry").ParseBought("1 flat", nil); err != nil || got.Mass != 9*measure.Pound {
+		t.Errorf("%v, %v", got, err)
+	}
+	for _, p := range kindOf(t, "berry").Firm {
+		if p == "blueberry-pie-filling" {
+			t.Error("a filling tested with blueberries is made of any berries")
+		}
+	}
 	if got, err := kindOf(t, "berry").ParseBought("2 flats", nil); err != nil || got.Mass != 18*measure.Pound || !got.Guess {
 		t.Errorf("%+v, %v", got, err)
 	}
