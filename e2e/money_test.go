@@ -34,7 +34,6 @@ func TestEarlierSeasons(t *testing.T) {
 	p.until(`document.querySelectorAll('[data-closing]').length > 0 && document.querySelectorAll('[data-field="past-product"] option').length > 20`)
 	p.press(`[data-past] summary`)
 	p.pick("past-product", "rhubarb")
-	p.pick("past-pack", "hot")
 	p.write("past-fruit", "heaps")
 	p.until(`document.querySelectorAll('[data-past] [data-problem]').length >= 3 && document.querySelector('[data-field="past-fruit"]').value === 'heaps'`)
 	p.accessible("earlier seasons")

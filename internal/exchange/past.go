@@ -45,7 +45,7 @@ var pastDays = []string{time.DateOnly, "2006", "2 January 2006", "2 Jan 2006", "
 
 // Read understands what was written down, up to a day; or every column that it does
 // not. Nothing is guessed: a product that comes in several forms needs its form, and
-// fruit its pack.
+// one that was tested raw and hot its pack.
 func (t PastTyped) Read(today time.Time) (p Past, problems []PastProblem) {
 	fail := func(column, problem string) { problems = append(problems, PastProblem{column, problem}) }
 	info, ok := productNamed(t.Product)
@@ -63,12 +63,16 @@ func (t PastTyped) Read(today time.Time) (p Past, problems []PastProblem) {
 		}
 		fail("form", not(t.Form, "the form of "+info.Name, "no form of "+info.Name)+"; accepted: "+strings.Join(names, ", "))
 	}
-	switch p.Pack = guide.Pack(strings.ToLower(t.Pack)); {
-	case p.Pack == guide.Hot || p.Pack == guide.Raw:
-	case p.Pack == "" && info.Group != guide.Fruit:
-		p.Pack = guide.Hot // all but fruit goes in hot
-	default:
-		fail("pack", not(t.Pack, "the pack", "no pack")+"; accepted: raw or hot")
+	packs := testedPacks(info.ID)
+	if p.Pack = guide.Pack(strings.ToLower(t.Pack)); p.Pack == "" && len(packs) == 1 {
+		p.Pack = packs[0]
+	}
+	if info.ID != "" && info.Group != guide.Known && !slices.Contains(packs, p.Pack) {
+		var names []string
+		for _, k := range packs {
+			names = append(names, guide.PackName(k))
+		}
+		fail("pack", not(t.Pack, "the pack of "+info.Name, "no tested pack of "+info.Name)+"; accepted: "+strings.Join(names, " or "))
 	}
 	var err error
 	if p.Fruit, err = measure.ParseMass(t.Fruit); err != nil || p.Fruit == 0 {
@@ -174,6 +178,13 @@ func not(given, missing, meant string) string {
 		return missing + " is not said"
 	}
 	return strconv.Quote(clip(given)) + " is " + meant
+}
+
+// testedPacks are the packs that a product has tested times for.
+func testedPacks(id guide.Product) []guide.Pack {
+	return slices.DeleteFunc(guide.Packs(), func(k guide.Pack) bool {
+		return !slices.ContainsFunc(guide.Rows(), func(r guide.Row) bool { return r.Product == id && r.Pack == k })
+	})
 }
 
 func productNamed(name string) (guide.ProductInfo, bool) {

@@ -13,10 +13,11 @@ var today = time.Date(2026, 8, 14, 0, 0, 0, 0, time.UTC)
 
 func TestReadPast(t *testing.T) {
 	for in, want := range map[string]string{
-		"day,product,form,pack,fruit,jars\n2025-08-14,peaches,halves,hot,24 lb,\"9 quarts, 1 pint\"\n":           "2025-08-14 peaches halves hot 24 lb quart 9 pint 1",
-		"\ufeffYear;Product;Fruit;Quarts;Pints;who\r\n2024;Applesauce;20 kg;14;3;me\r\n":                         "2024-01-01 applesauce sauce hot 44 lb quart 14 pint 3",
-		"jars\tpack\tproduct\tdate\tfruit\tform\tnote\n7 quarts\tRAW\tPears\t3.9.2023\t17.5 lb\tin halves\tripe": "2023-09-03 pears halves raw 17 lb 8 oz quart 7",
-		"product,fruit,day,500 ml,250 ml jars,liquid,minutes\napple juice,24 lb,\"14 August 2025\",0,6,1 l,45":   "2025-08-14 apple-juice sauce hot 24 lb 250-ml 6",
+		"day,product,form,pack,fruit,jars\n2025-08-14,peaches,halves,hot,24 lb,\"9 quarts, 1 pint\"\n":             "2025-08-14 peaches halves hot 24 lb quart 9 pint 1",
+		"\ufeffYear;Product;Fruit;Quarts;Pints;who\r\n2024;Applesauce;20 kg;14;3;me\r\n":                           "2024-01-01 applesauce sauce hot 44 lb quart 14 pint 3",
+		"jars\tpack\tproduct\tdate\tfruit\tform\tnote\n7 quarts\tRAW\tPeaches\t3.9.2023\t17.5 lb\tin halves\tripe": "2023-09-03 peaches halves raw 17 lb 8 oz quart 7",
+		"product,fruit,day,quarts\nrhubarb,24 lb,2024,11":                                                          "2024-01-01 rhubarb pieces hot 24 lb quart 11",
+		"product,fruit,day,500 ml,250 ml jars,liquid,minutes\napple juice,24 lb,\"14 August 2025\",0,6,1 l,45":     "2025-08-14 apple-juice sauce hot 24 lb 250-ml 6",
 	} {
 		all, err := ReadPast(strings.NewReader(in), today)
 		if err != nil || len(all) != 1 {
@@ -51,6 +52,7 @@ func TestReadPast(t *testing.T) {
 		head + "2026-08-15,peaches,halves,hot,24 lb,1 pint,,":                                                             "line 2, day",
 		head + "8/14/2025,peaches,halves,hot,24 lb,1 pint,,":                                                              "line 2, day",
 		head + "2025-08-14,peaches,halves,hot,24 lb,9 quarts,,\n\n2025-08-14,peaches,halves,hot,24 lb,9 quarts, 1 pint,,": "line 4",
+		head + "2025-08-14,rhubarb,,raw,24 lb,9 quarts,,":                                                                 "line 2, pack: \"raw\" is no tested pack of rhubarb; accepted: hot",
 		head + "\xff": "UTF-8",
 	} {
 		all, err := ReadPast(strings.NewReader(in), today)

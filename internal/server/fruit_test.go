@@ -284,10 +284,10 @@ func TestPastSeasons(t *testing.T) {
 	if learned := plan["jars"].(map[string]any)["learned"]; learned != "by the guide and 2 batches of yours" {
 		t.Errorf("%v", learned)
 	}
-	if status, b := send(t, h, "POST", "/api/closings/typed", `{"product":"pears","form":"halves","pack":"raw","fruit":"17.5 lb","jars":"7 quarts","day":"3 September 2025"}`); status != 200 || b["added"] != 1.0 {
+	if status, b := send(t, h, "POST", "/api/closings/typed", `{"product":"pears","form":"halves","fruit":"17.5 lb","jars":"7 quarts","day":"3 September 2025"}`); status != 200 || b["added"] != 1.0 {
 		t.Error(status, b)
 	}
-	status, b := send(t, h, "POST", "/api/closings/typed", `{"product":"pears","fruit":"heaps","jars":"some","day":"soon"}`)
+	status, b := send(t, h, "POST", "/api/closings/typed", `{"product":"peaches","fruit":"heaps","jars":"some","day":"soon"}`)
 	for _, f := range []string{"body.form", "body.pack", "body.fruit", "body.jars", "body.day"} {
 		if status != 422 || !strings.Contains(fmt.Sprint(b["errors"]), f) {
 			t.Errorf("%d %v, want %s", status, b["errors"], f)

@@ -14,6 +14,7 @@ const fields = reactive({ ...empty })
 const { problems, trying } = useProblems()
 const kept = ref('')
 const asked = computed(() => catalogue.value?.products.find((p) => p.id === fields.product))
+const packs = computed(() => asked.value?.packs.filter((k) => k.tested) ?? [])
 const products = computed(() => catalogue.value?.products.filter((p) => p.tested) ?? [])
 
 function took({ added, same }: { added: number; same: number }) {
@@ -58,10 +59,10 @@ async function keep() {
             <option v-for="f in asked.forms" :key="f.id" :value="f.id">{{ f.name }}</option>
           </select></label
         >
-        <label v-if="asked && asked.packs.length > 1"
+        <label v-if="packs.length > 1"
           >Pack<select v-model="fields.pack" class="field" data-field="past-pack">
             <option value="" disabled>Say which</option>
-            <option v-for="k in asked.packs" :key="k.id" :value="k.id">{{ k.name }}</option>
+            <option v-for="k in packs" :key="k.id" :value="k.id">{{ k.name }}</option>
           </select></label
         >
         <label
