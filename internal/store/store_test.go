@@ -4,14 +4,11 @@ import (
 	"context"
 	"errors"
 	"path/filepath"
-	"reflect"
 	"slices"
 	"testing"
 	"time"
 
 	"mellisca/core/batch"
-	"mellisca/core/canner"
-	"mellisca/core/fruit"
 	"mellisca/core/guide"
 	"mellisca/core/jar"
 	"mellisca/core/measure"
@@ -111,43 +108,6 @@ func TestChangeAndUndo(t *testing.T) {
 	}
 }
 
-func TestOwnSources(t *testing.T) {
-	ctx := context.Background()
-	s, _ := openTest(t)
-	src := guide.OwnSource{Name: "spiced “crab” apples", Title: "A Made-up Book", Year: 1988, Page: "41-43", Product: "crab-apples", Pack: guide.Hot,
-		Largest: jar.Quart, Minutes: 20, Additions: [4]int{0, 12, 0, 30}, Headspace: 0.75, Acid: "1 tbsp"}
-	id, err := s.AddOwnSource(ctx, src, noon)
-	if err != nil {
-		t.Fatal(err)
-	}
-	all, err := s.OwnSources(ctx)
-	if err != nil || len(all) != 1 || all[0] != (OwnSource{ID: id, Version: 1, Source: src}) {
-		t.Fatalf("%+v, %v", all, err)
-	}
-	src.Minutes, src.Headspace = 25, 0.25
-	if err := s.ChangeOwnSource(ctx, OwnSource{ID: id, Version: 1, Source: src}, noon); err != nil {
-		t.Fatal(err)
-	}
-	if err := s.ChangeOwnSource(ctx, OwnSource{ID: id, Version: 1, Source: src}, noon); !errors.Is(err, ErrChanged) {
-		t.Errorf("a stale change: %v", err)
-	}
-	for _, retired := range []bool{true, false} {
-		if err := s.RetireOwnSource(ctx, id, retired, noon); err != nil {
-			t.Fatal(err)
-		}
-		if all, _ := s.OwnSources(ctx); all[0].Retired != retired || all[0].Source != src {
-			t.Errorf("%+v", all[0])
-		}
-	}
-	if err := s.RetireOwnSource(ctx, "nothing", true, noon); !errors.Is(err, ErrNotFound) {
-		t.Error(err)
-	}
-	src.Year = 3
-	if _, err := s.AddOwnSource(ctx, src, noon); err == nil {
-		t.Error("the year 3 was kept")
-	}
-}
-
 func TestNewestFirst(t *testing.T) {
 	ctx := context.Background()
 	s, _ := openTest(t)
@@ -200,40 +160,6 @@ func TestRefusesNonsense(t *testing.T) {
 	}
 }
 
-func TestMergeOwnSources(t *testing.T) {
-	ctx := context.Background()
-	s, _ := openTest(t)
-	src := guide.OwnSource{Name: "crab apples", Title: "A Made-up Book", Year: 1988, Page: "41", Product: "crab-apples", Pack: guide.Hot, Largest: jar.Quart, Minutes: 20, Headspace: 0.5}
-	more := src
-	more.Minutes = 25
-	merge := func(want Merged, all ...OwnSource) {
-		t.Helper()
-		if n, err := s.MergeOwnSources(ctx, all, noon); err != nil || n != want {
-			t.Errorf("%+v, %v; want %+v", n, err, want)
-		}
-	}
-	a, b := OwnSource{ID: "aaaaaaaa", Source: src}, OwnSource{ID: "bbbbbbbb", Source: more, Retired: true}
-	merge(Merged{Added: 2}, a, b)
-	merge(Merged{Same: 2}, a, b)
-	merge(Merged{Same: 1}, OwnSource{Source: src}) // the very same without an id
-	a.Source.Page, b.Retired = "42", false
-	merge(Merged{Changed: 2}, a, b)
-	third := src
-	third.Name = "another"
-	merge(Merged{Added: 1}, OwnSource{Source: third})
-	all, err := s.OwnSources(ctx)
-	if err != nil || len(all) != 3 || all[1].Version != 2 || all[1].Source.Page != "42" || all[2].Retired {
-		t.Errorf("%+v, %v", all, err)
-	}
-	third.Name, third.Year = "bad", 3
-	if _, err := s.MergeOwnSources(ctx, []OwnSource{{Source: more}, {Source: third}}, noon); err == nil {
-		t.Error("the year 3 was kept")
-	}
-	if now, _ := s.OwnSources(ctx); len(now) != 3 {
-		t.Errorf("half of a file was kept: %d", len(now))
-	}
-}
-
 func TestPlacesChoicesPrices(t *testing.T) {
 	ctx := context.Background()
 	s, path := openTest(t)
@@ -276,178 +202,5 @@ func TestPlacesChoicesPrices(t *testing.T) {
 	}
 	if p, err := s.Prices(ctx); err != nil || len(p) != 1 || p["sugar"] != "3.49 for 4 lb" {
 		t.Errorf("%v, %v", p, err)
-	}
-}
-
-func TestPotsAndBurners(t *testing.T) {
-	ctx := context.Background()
-	s, _ := openTest(t)
-	b := Burner{Burner: canner.Burner{Name: "front left", Watts: 3500, Kind: canner.Gas}, Across: measure.Centimetres(24), GlassTop: false, Outdoors: true}
-	id, err := s.KeepBurner(ctx, b)
-	if err != nil {
-		t.Fatal(err)
-	}
-	b.ID = id
-	p := Pot{Burner: id, Pot: canner.Pot{Name: "the big kettle", Kind: canner.BoilingWater, Diameter: measure.Centimetres(36), Depth: measure.Centimetres(30), Rack: measure.Centimetres(1.5), Steel: 2 * measure.Kilogram}}
-	if p.ID, err = s.KeepPot(ctx, p); err != nil {
-		t.Fatal(err)
-	}
-	p.Depth, b.Watts = measure.Centimetres(31), 3000
-	if _, err := s.KeepPot(ctx, p); err != nil {
-		t.Fatal(err)
-	}
-	if _, err := s.KeepBurner(ctx, b); err != nil {
-		t.Fatal(err)
-	}
-	pots, err := s.Pots(ctx)
-	if err != nil || len(pots) != 1 || pots[0] != p {
-		t.Errorf("%+v, %v", pots, err)
-	}
-	if all, err := s.Burners(ctx); err != nil || len(all) != 1 || all[0] != b {
-		t.Errorf("%+v, %v", all, err)
-	}
-	if err := s.RemoveBurner(ctx, id); err != nil {
-		t.Fatal(err)
-	}
-	if pots, _ := s.Pots(ctx); pots[0].Burner != "" {
-		t.Error("the pot stands on a burner that is gone")
-	}
-	for what, err := range map[string]error{
-		"a burner twice":          s.RemoveBurner(ctx, id),
-		"a pot that is not there": func() error { _, err := s.KeepPot(ctx, Pot{ID: "nothing!", Pot: p.Pot}); return err }(),
-	} {
-		if !errors.Is(err, ErrNotFound) {
-			t.Errorf("%s: %v", what, err)
-		}
-	}
-	p.ID, p.Length = "", measure.Centimetres(20)
-	if _, err := s.KeepPot(ctx, p); err == nil {
-		t.Error("a pot both round and rectangular")
-	}
-	if err := s.RemovePot(ctx, pots[0].ID); err != nil {
-		t.Error(err)
-	}
-}
-
-func TestLotsAndClosings(t *testing.T) {
-	ctx := context.Background()
-	s, _ := openTest(t)
-	lb := measure.Pound
-	l := Lot{Name: "Tuesday's crate", Kind: "apple", Variety: "Corvane Russet", Typed: "1 bushel", Bought: fruit.Bought{Mass: 48 * lb}, PriceCents: 1850, From: "the upper orchard", Got: 20330}
-	id, err := s.KeepLot(ctx, l)
-	if err != nil {
-		t.Fatal(err)
-	}
-	for _, r := range []fruit.Ripeness{fruit.Nearly, fruit.Ready} { // the last of a day counts
-		if err := s.TapLot(ctx, id, fruit.Tap{Day: 20331, Ripeness: r}); err != nil {
-			t.Fatal(err)
-		}
-	}
-	quart, _ := jar.Find("quart")
-	c := Closing{Batch: "abcdefgh", Product: "apple-juice", Pack: "hot", Fruit: 20 * lb, Liquid: 5 * measure.Litre, PrepareMinutes: 40, BoilMinutes: 25, BoilFactor: 1.2, Day: 20332,
-		Filled: []fruit.Filled{{Jar: quart, Count: 5}}, Lots: []LotUse{{id, fruit.Use{ID: "juicejuice", Mass: 20 * lb, What: "fruit"}}}}
-	if c.ID, err = s.AddClosing(ctx, c); err != nil {
-		t.Fatal(err)
-	}
-	sauce := Closing{Product: "applesauce", Pack: "hot", Fruit: 12 * lb, Day: 20332, Filled: []fruit.Filled{{Jar: quart, Count: 3}}, Lots: []LotUse{{id, fruit.Use{Of: "juicejuice", Mass: 12 * lb, What: "pulp"}}}}
-	if sauce.ID, err = s.AddClosing(ctx, sauce); err != nil {
-		t.Fatal(err)
-	}
-	lots, err := s.Lots(ctx, 20330)
-	if err != nil || len(lots) != 1 || lots[0].Left() != 28*lb || len(lots[0].Taps) != 1 || lots[0].Taps[0].Ripeness != fruit.Ready || len(lots[0].Uses) != 2 || lots[0].PriceCents != 1850 {
-		t.Fatalf("%+v, %v", lots, err)
-	}
-	all, err := s.Closings(ctx, EveryClosing)
-	if err != nil || len(all) != 2 || !reflect.DeepEqual(all[1], c) {
-		t.Errorf("%+v, %v; want %+v", all, err, c)
-	}
-	if err := s.ForgetClosing(ctx, c.ID, true); err != nil {
-		t.Fatal(err)
-	}
-	if all, _ = s.Closings(ctx, EveryClosing); !all[1].Forgotten {
-		t.Error("not forgotten")
-	}
-	bad := sauce
-	bad.Lots = []LotUse{{"nothing!", fruit.Use{Mass: lb, What: "fruit"}}}
-	if _, err := s.AddClosing(ctx, bad); err == nil {
-		t.Error("fruit of a lot that is not there")
-	}
-	bad.Lots, bad.Filled = nil, []fruit.Filled{{Jar: quart, Count: 0}}
-	if _, err := s.AddClosing(ctx, bad); err == nil {
-		t.Error("no jars were filled")
-	}
-	if all, _ = s.Closings(ctx, EveryClosing); len(all) != 2 {
-		t.Errorf("half kept: %d", len(all))
-	}
-	if err := s.RemoveClosing(ctx, c.ID); !errors.Is(err, ErrLeftOverUsed) {
-		t.Errorf("juice opened again whose pulp is in sauce: %v", err)
-	}
-	if err := s.RemoveClosing(ctx, sauce.ID); err != nil {
-		t.Fatal(err)
-	}
-	if lots, _ = s.Lots(ctx, 20330); len(lots[0].Uses) != 1 {
-		t.Error("a batch opened again still takes fruit")
-	}
-	if err := s.LotGone(ctx, id, true, noon); err != nil {
-		t.Fatal(err)
-	}
-	if lots, _ = s.Lots(ctx, 20330); len(lots) != 0 {
-		t.Error("a lot that is gone is listed")
-	}
-	if err := s.TapLot(ctx, "nothing!", fruit.Tap{}); !errors.Is(err, ErrNotFound) {
-		t.Error(err)
-	}
-	for _, m := range []measure.Mass{11 * lb, 12 * lb} {
-		if err := s.KeepContainer(ctx, fruit.Container{Name: "Green pail", Kind: "apple", Mass: m}); err != nil {
-			t.Fatal(err)
-		}
-	}
-	if cs, err := s.Containers(ctx); err != nil || len(cs) != 1 || cs[0].Mass != 12*lb {
-		t.Errorf("%+v, %v", cs, err)
-	}
-	v := Variety{"apple", "Corvane Russet", 7, "firm", "Oct", "keeps till spring"}
-	if err := s.KeepVariety(ctx, v); err != nil {
-		t.Fatal(err)
-	}
-	if vs, err := s.Varieties(ctx); err != nil || len(vs) != 1 || vs[0] != v {
-		t.Errorf("%+v, %v", vs, err)
-	}
-}
-
-func TestStockFollowsBatches(t *testing.T) {
-	ctx := context.Background()
-	s, _ := openTest(t)
-	quart, _ := jar.Find("quart")
-	st := batch.Stock{Jars: map[jar.ID]batch.Owned{"quart": {Owned: 20, InUse: 4}, "pint": {}}, Lids: map[jar.Mouth]int{jar.Regular: 12, jar.Wide: 3}, Bands: map[jar.Mouth]int{jar.Regular: 30, jar.Wide: 0}}
-	if err := s.SetStock(ctx, st); err != nil {
-		t.Fatal(err)
-	}
-	if got, err := s.Stock(ctx); err != nil || !reflect.DeepEqual(got, st) {
-		t.Errorf("%+v, %v", got, err)
-	}
-	c := Closing{Batch: "abcdefgh", Product: "peaches", Pack: "hot", Fruit: 12 * measure.Pound, Filled: []fruit.Filled{{Jar: quart, Count: 5}}}
-	id, err := s.AddClosing(ctx, c)
-	if err != nil {
-		t.Fatal(err)
-	}
-	if got, _ := s.Stock(ctx); got.Jars["quart"].InUse != 9 || got.Lids[jar.Regular] != 7 {
-		t.Errorf("%+v", got)
-	}
-	c.Batch = "" // of an earlier season: its jars were emptied long ago
-	if _, err := s.AddClosing(ctx, c); err != nil {
-		t.Fatal(err)
-	}
-	if err := s.RemoveClosing(ctx, id); err != nil {
-		t.Fatal(err)
-	}
-	if got, _ := s.Stock(ctx); got.Jars["quart"].InUse != 4 || got.Lids[jar.Regular] != 7 {
-		t.Errorf("opened again: %+v", got)
-	}
-	st.Jars["quart"] = batch.Owned{Owned: 1, InUse: 2}
-	if err := s.SetStock(ctx, st); err == nil {
-		t.Error("more full jars than there are")
-	}
-	if got, _ := s.Stock(ctx); got.Jars["quart"].Owned != 20 {
-		t.Errorf("half kept: %+v", got)
 	}
 }
