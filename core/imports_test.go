@@ -20,6 +20,10 @@ var may = map[string][]string{
 	"syrup":   {"jar", "measure"},
 	"fruit":   {"jar", "measure"},
 	"canner":  {"jar", "measure"},
+	"run":     {},
+	"shelf":   {"fruit", "jar", "measure"},
+	"label":   {},
+	"day":     {},
 	"batch":   {"guide", "syrup", "fruit", "canner", "jar", "measure"},
 }
 

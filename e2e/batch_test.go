@@ -209,6 +209,12 @@ func TestPhone(t *testing.T) {
 	p.write("amount", "40 jars")
 	p.says(jarsShown, "40 wide-mouth pints")
 	p.noSidewaysScroll()
+	p.press(`[data-save]`)
+	p.until(`location.pathname.startsWith('/batch/')`)
+	p.until(`!!document.querySelector('[data-close]')`)
+	if out := p.read(`[...document.querySelectorAll('footer .key')].filter(e => { const r = e.getBoundingClientRect(); return r.left < 0 || r.right > innerWidth || r.bottom > innerHeight || r.height < 48 }).map(e => e.innerText).join(', ')`); out != "" {
+		t.Errorf("out of sight or reach on a phone: %s", out)
+	}
 }
 
 func TestPhoneStations(t *testing.T) {

@@ -161,13 +161,18 @@ func (p page) product(typed, id string) {
 		chromedp.Click(chromedp.CSS(`[role="option"][data-value="`+id+`"]`)))
 }
 
-// noSidewaysScroll fails where the page is wider than the window.
+// noSidewaysScroll fails where the page stays wider than the window. It waits, since
+// a page that was just made narrow is laid out anew only after it has heard of it.
 func (p page) noSidewaysScroll() {
 	p.t.Helper()
-	if over := p.read(`document.documentElement.scrollWidth - document.documentElement.clientWidth`); over != "0" {
-		p.t.Errorf("the page is %s px wider than the window: %s", over,
-			p.read(`[...document.querySelectorAll('body *')].filter(e => e.getBoundingClientRect().right > innerWidth + 1).slice(0, 5).map(e => e.className || e.tagName).join(', ')`))
+	var over string
+	for deadline := time.Now().Add(5 * time.Second); time.Now().Before(deadline); time.Sleep(20 * time.Millisecond) {
+		if over = p.read(`document.documentElement.scrollWidth - document.documentElement.clientWidth`); over == "0" {
+			return
+		}
 	}
+	p.t.Errorf("the page is %s px wider than the window: %s", over,
+		p.read(`[...document.querySelectorAll('body *')].filter(e => e.getBoundingClientRect().right > innerWidth + 1).slice(0, 5).map(e => e.className || e.tagName).join(', ')`))
 }
 
 // accessible runs axe-core on the page and fails on serious findings.

@@ -3,6 +3,9 @@
 //	mellisca serve --listen 127.0.0.1:8080 --data DIR   keep a kitchen's records in DIR
 //	mellisca demo  --listen 127.0.0.1:8080              try it with made-up records
 //	mellisca tables                                     print the tested rows
+//	mellisca backup  --data DIR --to FILE               back a kitchen's records up
+//	mellisca restore --data DIR --from FILE             put a backup in place
+//	mellisca sensors --to http://127.0.0.1:8080         send simulated readings
 //	mellisca openapi                                    print the description of the API
 package main
 
@@ -26,6 +29,9 @@ const usage = `Mellisca plans batches of home-canned fruit.
   mellisca demo  --listen 127.0.0.1:8080 --data DIR   try it with made-up records;
                                                       without --data in a folder that is thrown away
   mellisca tables --format text --altitude "3,480 ft" print the tested rows, as text, csv or json
+  mellisca backup  --data DIR --to FILE               back the records up, while they are served or not
+  mellisca restore --data DIR --from FILE             put a backup in place; what there was before is kept
+  mellisca sensors --to http://127.0.0.1:8080         send readings of a simulated thermometer and scale
   mellisca openapi                                    print the description of the API
 
 SIGTERM or Ctrl-C ends it.
@@ -51,6 +57,12 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		return runServer(ctx, args[0] == "demo", args[1:], out)
 	case "tables":
 		return runTables(args[1:], out)
+	case "backup":
+		return runBackup(ctx, args[1:], out)
+	case "restore":
+		return runRestore(ctx, args[1:], out)
+	case "sensors":
+		return runSensors(ctx, args[1:], out)
 	case "openapi":
 		doc, err := server.OpenAPI()
 		if err != nil {
@@ -62,7 +74,7 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		fmt.Fprint(out, usage)
 		return nil
 	}
-	return fmt.Errorf("%q is not something to do; accepted: serve, demo, tables, openapi", args[0])
+	return fmt.Errorf("%q is not something to do; accepted: serve, demo, tables, backup, restore, sensors, openapi", args[0])
 }
 
 func runServer(ctx context.Context, isDemo bool, args []string, out io.Writer) error {

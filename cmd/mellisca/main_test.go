@@ -52,7 +52,7 @@ func TestDemoIsKeptOnceAndThrownAway(t *testing.T) {
 	dir := filepath.Join(t.TempDir(), "a", "kitchen")
 	for range 2 {
 		address, end := running(t, "demo", "--listen", "127.0.0.1:0", "--data", dir)
-		if n := count(t, address); n != 9 {
+		if n := count(t, address); n != 11 {
 			t.Errorf("%d batches", n)
 		}
 		if err := end(); err != nil {
@@ -63,7 +63,7 @@ func TestDemoIsKeptOnceAndThrownAway(t *testing.T) {
 		t.Errorf("the records can be read by others: %v %v", info, err)
 	}
 	address, end := running(t, "serve", "--listen", "127.0.0.1:0", "--data", dir)
-	if n := count(t, address); n != 9 {
+	if n := count(t, address); n != 11 {
 		t.Errorf("serve finds %d of the batches", n)
 	}
 	if err := end(); err != nil {

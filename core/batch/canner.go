@@ -8,7 +8,6 @@ import (
 
 	"mellisca/core/canner"
 	"mellisca/core/guide"
-	"mellisca/core/jar"
 	"mellisca/core/measure"
 )
 
@@ -48,8 +47,8 @@ func cannerFor(in read) Canner {
 	return c
 }
 
-// theName is the canner in a sentence.
-func (c Canner) theName() string {
+// TheName is the canner in a sentence.
+func (c Canner) TheName() string {
 	if c.ID == "" {
 		return "the " + c.Pot.Name
 	}
@@ -82,8 +81,9 @@ func (p *Plan) water(in read, c Canner) {
 	if !ok || len(p.Loads) == 0 || c.Pot.Kind == canner.Steam {
 		return
 	}
-	jars := slices.Repeat([]jar.Jar{p.Jar}, p.Loads[0].Jars)
-	w, err := c.Pot.Levels([][]jar.Jar{jars}, cover)
+	tiers := p.Loads[0].tiers()
+	jars := slices.Concat(tiers...)
+	w, err := c.Pot.Levels(tiers, cover)
 	if err != nil {
 		return // said in PotNote
 	}

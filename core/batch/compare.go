@@ -52,15 +52,15 @@ func Compare(r Request, k Kitchen, prices Prices, fruitBrix float64) (Comparison
 		c.FruitBrix = fruitBrix
 	}
 	for _, l := range besides(p.Query.Product, p.Pour.Liquid) {
-		pour := pourFor(l, p.Query.Product, p.Query.Kind, c.Jars, p.Jar, p.Pour.LitresPerJar)
+		pour := pourFor(l, p.Query.Product, p.Query.Kind, c.Jars, p.middling(), p.Pour.LitresPerJar)
 		if fruitBrix > 0 && l.Kind == OwnJuice && l.Brix == 0 && pour.Juice == nil {
 			pour.Brix, pour.BrixKnown, pour.BrixAbout = fruitBrix, true, true // its juice is as sweet as the fruit
 		}
 		if c.FruitBrix > 0 && pour.BrixKnown {
 			pour.FruitBrix = c.FruitBrix
-			pour.CutOut = syrup.JarCutOut(p.Jar.Capacity.Litres(), pour.LitresPerJar, pour.Brix, c.FruitBrix)
+			pour.CutOut = syrup.JarCutOut(p.middling().Capacity.Litres(), pour.LitresPerJar, pour.Brix, c.FruitBrix)
 		}
-		c.Choices = append(c.Choices, Choice{pour, pour.SugarPerServing(p.Jar), pour.cents(prices, c.Jars), l == p.Pour.Liquid})
+		c.Choices = append(c.Choices, Choice{pour, pour.SugarPerServing(p.middling()), pour.cents(prices, c.Jars), l == p.Pour.Liquid})
 	}
 	slices.SortStableFunc(c.Choices, func(a, b Choice) int {
 		if a.BrixKnown != b.BrixKnown {

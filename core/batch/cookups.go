@@ -51,7 +51,7 @@ func (p *Plan) cookUps(in read) {
 	if p.Jars == nil || len(in.kitchen.Pots) == 0 {
 		return
 	}
-	litres := float64(p.Jars.Planned) * in.jar.Capacity.Litres()
+	litres := p.litres()
 	if p.Query.Pack == guide.Raw {
 		if p.Pour == nil {
 			return

@@ -93,6 +93,15 @@ func orElse[T ~string](v, otherwise T) T {
 	return v
 }
 
+// Instead is the request that an alternative to a refused plan makes of r. Several
+// sizes stay unless the alternative is another size.
+func (p Plan) Instead(r Request, a guide.Alternative) Request {
+	if a.Jar != p.Query.Jar {
+		r.Sizes = ""
+	}
+	return r.Instead(a)
+}
+
 // Instead is the request that an alternative makes of r: the same amount, with
 // the alternative's way of packing.
 func (r Request) Instead(a guide.Alternative) Request {

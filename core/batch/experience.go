@@ -27,6 +27,8 @@ type LotAtHand struct {
 	Name string
 	Kind string
 	Left measure.Mass
+	// Over says what is left over from an earlier batch; empty for the fruit itself.
+	Over string
 	// CentsPerKg is what it cost; under 0 where that was not said.
 	CentsPerKg float64
 }

@@ -44,7 +44,7 @@ func TestPlanLearns(t *testing.T) {
 func TestPlanFromLots(t *testing.T) {
 	k := corvane(t)
 	k.Lots = map[string]LotAtHand{
-		"crate": {"Tuesday's crate", "peach", 20 * measure.Pound, 200}, "tree": {"our tree", "peach", 5 * measure.Pound, 0}, "empty": {"the last basket", "peach", 0, -1},
+		"crate": {Name: "Tuesday's crate", Kind: "peach", Left: 20 * measure.Pound, CentsPerKg: 200}, "tree": {Name: "our tree", Kind: "peach", Left: 5 * measure.Pound}, "empty": {Name: "the last basket", Kind: "peach", CentsPerKg: -1},
 	}
 	r := peaches()
 	r.Lots, r.Amount = "crate,tree", "all of it"

@@ -66,8 +66,8 @@ func (p Plan) costs(r Request, k Kitchen) *Costs {
 		say("the flame", minutes/60*k.Prices.Hour, k.Prices.Hour > 0)
 	}
 	c.PerJar = c.Cents / n
-	c.PerLitre = c.Cents / (n * p.Jar.Capacity.Litres())
-	c.Bought = k.Prices.BoughtPerLitre * p.Jar.Capacity.Litres()
+	c.PerLitre = c.Cents / p.litres()
+	c.Bought = k.Prices.BoughtPerLitre * p.litres() / n
 	return &c
 }
 
@@ -77,7 +77,11 @@ func (p Plan) flameMinutes() float64 {
 		return 0
 	}
 	h := p.Water.Heating
-	return h.ToFilling + float64(len(p.Loads))*(h.ToBoil+float64(p.minutes()))
+	minutes := h.ToFilling
+	for _, l := range p.Loads {
+		minutes += h.ToBoil + float64(l.Minutes)
+	}
+	return minutes
 }
 
 // fruitMass is how much fruit goes in.

@@ -11,7 +11,7 @@ import (
 func TestCosts(t *testing.T) {
 	k := withCanners(t)
 	k.Lots = map[string]LotAtHand{
-		"crate": {"Tuesday's crate", "peach", 10 * measure.Pound, 220.46}, "tree": {"our tree", "peach", 5 * measure.Pound, 0}, "gift": {"a gift", "peach", 5 * measure.Pound, -1},
+		"crate": {Name: "Tuesday's crate", Kind: "peach", Left: 10 * measure.Pound, CentsPerKg: 220.46}, "tree": {Name: "our tree", Kind: "peach", Left: 5 * measure.Pound}, "gift": {Name: "a gift", Kind: "peach", Left: 5 * measure.Pound, CentsPerKg: -1},
 	}
 	k.Prices = Prices{SugarPerKg: 200, Lid: 30, Jar: 120, Hour: 60, BoughtPerLitre: 500}
 	r := peaches() // 12 lb: 5 quarts in light syrup

@@ -37,12 +37,6 @@ type JarCount struct {
 	Batches   int  // of the cook's own that it was learned from; 0: the guide's range
 }
 
-// Load is one filling of the canner.
-type Load struct {
-	Jars  int
-	Spots []canner.Spot
-}
-
 // Plan is all that a cook needs for one batch. Where Status is not Tested, no
 // time is in it.
 type Plan struct {
@@ -52,19 +46,22 @@ type Plan struct {
 	Missing  []Missing
 	Verdict  guide.Verdict  // tested or refused; empty where Incomplete
 	Own      *guide.OwnTime // where OwnSourced
-	Jar      jar.Jar
+	Jar      jar.Jar        // where there are several sizes, the one whose time rules
+	Sizes    []SizeTime     // of a batch in several sizes, the larger first; empty for one
 	Amount   fruit.Amount
 	Altitude *measure.Altitude
 
 	Jars       *JarCount
 	Fruit      *fruit.Need // for all jars planned; nil where nothing is published
 	LotNames   []string    // of the lots that it takes its fruit from
+	MadeOf     string      // what was left over from another batch; empty: fruit
 	LotNote    string      // that they do not hold enough; empty where they do
 	Costs      *Costs      // nil where nothing was priced
 	Short      string      // what the stock does not have for it; empty where it has all or was not counted
 	Preparing  *Preparing  // how long the fruit takes to get ready
 	AmountNote string      // why jars or fruit could not be worked out
 	Pour       *Pour       // nil where the product brings its own liquid
+	Shares     *Shares     // of the varieties that it is blended of; nil where none were said
 	Recipe     *Recipe     // what goes into the pot of fillings, sauces, butters, juices and spreads
 	Canner     Canner
 	CookUps    *CookUps     // how it goes through the cooking pots; nil where none is known
@@ -72,8 +69,8 @@ type Plan struct {
 	Water      *CannerWater // of the first load; nil in steam, and where there is no load
 	Capacity   int          // jars of this size in one load
 	Loads      []Load
-	LoadOffers []string // other ways to load
-	PotNote    string   // why the canner does not take these jars
+	LoadOffers []LoadOffer
+	PotNote    string // why the canner does not take these jars
 	Prepare    []string
 	InEachJar  []string
 	After      string // what to do when the time is up
@@ -98,19 +95,20 @@ func Make(r Request, k Kitchen) (Plan, error) {
 		return p, nil
 	}
 	p.askForMissing(in)
+	if err := p.judgeSizes(&in); err != nil {
+		return Plan{}, err
+	}
+	p.Jar = in.jar
 	if p.Status == Incomplete {
 		p.Query = in.query(0)
 		if in.altitude != nil {
 			p.Query.Altitude = *in.altitude
 		}
-	} else if in.source != nil {
-		if err := p.judgeOwn(in); err != nil {
-			return Plan{}, err
-		}
-	} else if err := p.judge(in); err != nil {
+	} else if err := p.judgeOne(in); err != nil {
 		return Plan{}, err
 	}
 	if p.Status == Refused {
+		p.Sizes = nil
 		return p, nil
 	}
 	_, p.LotNames = fromLots(r, k)
@@ -118,12 +116,13 @@ func Make(r Request, k Kitchen) (Plan, error) {
 	p.lotNote(in)
 	p.preparing(in)
 	if p.Jars != nil {
-		p.Short = shortText(k.Stock.short(p.Jar, p.Jars.High))
+		p.Short = shortText(k.Stock.short(p.Ready()))
 	}
 	p.pour(in)
 	if in.source == nil {
 		p.recipe(in)
 	}
+	p.share(in)
 	p.cookUps(in)
 	p.load(in)
 	p.offerLoads(in)
@@ -155,6 +154,14 @@ func (p *Plan) askForMissing(in read) {
 func (p *Plan) refuseUnknown(in read) {
 	p.Status, p.Query = Refused, in.query(0)
 	p.Verdict = guide.Unknown(in.Product)
+}
+
+// judgeOne judges a request's jar, by its own source or the tested rows.
+func (p *Plan) judgeOne(in read) error {
+	if in.source != nil {
+		return p.judgeOwn(in)
+	}
+	return p.judge(in)
 }
 
 func (p *Plan) judge(in read) error {
@@ -199,6 +206,22 @@ func JarsOf(k Kitchen) []jar.Jar {
 
 // count works out jars from fruit, or fruit from jars.
 func (p *Plan) count(in read) {
+	p.MadeOf = leftOver(in)
+	if what := p.MadeOf; what != "" && in.amount.Jars == 0 && len(p.Sizes) == 0 {
+		p.AmountNote = "Nobody has published how many jars " + what + " gives, so say how many you fill: 4 jars."
+		return
+	}
+	if len(p.Sizes) > 0 {
+		p.countSizes(in)
+	} else {
+		p.countOne(in)
+	}
+	if what := p.MadeOf; what != "" {
+		p.Fruit, p.AmountNote = nil, "Fill full jars alone: nobody has published how many "+what+" gives. The rest is for the refrigerator."
+	}
+}
+
+func (p *Plan) countOne(in read) {
 	if in.amount.Jars > 0 {
 		n := in.amount.Jars
 		p.Jars = &JarCount{Planned: n, Low: n, High: n}
@@ -233,7 +256,12 @@ func (p *Plan) pour(in read) {
 	if l.Kind == Unsweetened || l.Kind == PerQuart {
 		return // stirred into the sauce: see sweetened
 	}
-	pour := pourFor(l, guide.Product(in.Product), p.Query.Kind, p.Jars.Planned, in.jar, p.litresPerJar(in))
+	asked := l
+	if grams, err := sugarGrams(l.Sugar); err == nil && l.Kind == InJar && len(p.Sizes) > 1 {
+		l.Sugar = plain(grams/p.ShareOf(p.Sizes[0].Jar)) + " g" // it was said for the largest
+	}
+	pour := pourFor(l, guide.Product(in.Product), p.Query.Kind, p.Jars.Planned, p.middling(), p.litresPerJar(in))
+	pour.Liquid, pour.Name = asked, LiquidName(asked)
 	p.Pour = &pour
 }
 
@@ -244,38 +272,7 @@ func (p *Plan) litresPerJar(in read) float64 {
 		return 0
 	}
 	_, likely, _ := fruit.LiquidShare(seen)
-	return likely * in.jar.Capacity.Litres()
-}
-
-func (p *Plan) load(in read) {
-	p.Capacity = in.kitchen.Memo.Capacity(p.Pot, in.jar)
-	if p.Capacity == 0 {
-		p.PotNote = upperFirst(p.Canner.theName()) + " is too narrow for " + in.jar.Many + ". Take a wider pot or a smaller jar."
-		return
-	}
-	if cover, ok := p.waterOverJars(); ok && p.Pot.Kind != canner.Steam {
-		if err := p.Pot.Deep(in.jar, cover); err != nil {
-			p.PotNote = upperFirst(p.Canner.theName()) + " is " + err.Error() + ". Take a deeper pot or a smaller jar."
-			return
-		}
-	}
-	if p.Jars == nil {
-		return
-	}
-	for _, n := range canner.Loads(p.Jars.Planned, p.Capacity) {
-		p.Loads = append(p.Loads, Load{n, in.kitchen.Memo.Arrange(p.Pot, in.jar, n)})
-	}
-}
-
-// waterOverJars is how deep the jars stand under water, where there is a time.
-func (p *Plan) waterOverJars() (measure.Length, bool) {
-	switch {
-	case p.Own != nil:
-		return measure.Inches(float64(p.Own.WaterOverJars)), true
-	case p.Verdict.Tested != nil:
-		return measure.Inches(float64(p.Verdict.Tested.WaterOverJars)), true
-	}
-	return 0, false
+	return likely * p.middling().Capacity.Litres()
 }
 
 // cautions are those of the verdict with those of the plan before the last,

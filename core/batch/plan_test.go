@@ -43,7 +43,7 @@ func TestPlanFromFruit(t *testing.T) {
 	if p.Pour.Syrup.Brix != 20 || p.Pour.Name != "light syrup" || p.Pour.Liquid.Sweetener != syrup.Sugar || p.Capacity != 7 {
 		t.Errorf("%+v", p.Pour)
 	}
-	if len(p.Loads) != 1 || p.Loads[0].Jars != 5 || len(p.Loads[0].Spots) != 5 {
+	if len(p.Loads) != 1 || p.Loads[0].Count() != 5 || len(p.Loads[0].Tiers) != 1 || len(p.Loads[0].Tiers[0]) != 5 {
 		t.Errorf("%+v", p.Loads)
 	}
 	all := strings.Join(append(p.Prepare, p.InEachJar...), "\n")
@@ -64,7 +64,7 @@ func TestPlanFromJars(t *testing.T) {
 	if p.Fruit == nil || p.Fruit.Likely.Text(measure.US) != "25 lb" || p.Fruit.Low.Text(measure.US) != "20 lb" || p.Fruit.High.Text(measure.US) != "30 lb" {
 		t.Errorf("%+v", p.Fruit)
 	}
-	if len(p.Loads) != 2 || p.Loads[0].Jars != 5 {
+	if len(p.Loads) != 2 || p.Loads[0].Count() != 5 {
 		t.Errorf("%+v", p.Loads)
 	}
 	r.Amount = "40 jars"

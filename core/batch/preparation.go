@@ -152,7 +152,11 @@ func inEachJar(in read, p *Plan) []string {
 	if t == nil {
 		return nil
 	}
-	if a := t.Acid; a != nil && a.PerJar != nil {
+	if acid := p.acidBySize(); acid != nil {
+		for _, line := range acid {
+			lines = append(lines, line+": it makes the fruit acid enough")
+		}
+	} else if a := t.Acid; a != nil && a.PerJar != nil {
 		lines = append(lines, acidLine(*a)+": it makes the fruit acid enough")
 	}
 	if a := t.Acid; a != nil && a.PerBatch != nil {
@@ -163,11 +167,10 @@ func inEachJar(in read, p *Plan) []string {
 		lines = append(lines, "1/2 cup of the hot liquid first")
 	}
 	if p.Pour != nil {
-		lines = append(lines, "Fruit, then "+p.Pour.Name+": about "+measure.Litres(p.Pour.LitresPerJar).Text(in.kitchen.Units))
+		lines = append(lines, "Fruit, then "+p.Pour.Name+": about "+p.liquidBySize(in.kitchen.Units))
 	}
-	space := measure.Inches(t.Headspace)
 	lines = append(lines,
-		space.Text(in.kitchen.Units)+" of headspace, after the bubbles are out",
+		p.headspaceBySize(t.Headspace, in.kitchen.Units)+" of headspace, after the bubbles are out",
 		"A wiped rim, a new flat lid, a band fingertip tight")
 	return lines
 }

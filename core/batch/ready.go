@@ -3,9 +3,11 @@ package batch
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"mellisca/core/canner"
 	"mellisca/core/guide"
+	"mellisca/core/jar"
 	"mellisca/core/measure"
 )
 
@@ -41,12 +43,22 @@ func GetReady(plans []Plan, units measure.System) []ReadyItem {
 	}
 	for _, p := range usable {
 		l.fruit(p)
+	}
+	for _, p := range usable {
 		l.jars(p)
 	}
 	l.addUp()
+	l.water()
 	for _, p := range usable {
 		l.tools(p)
 		l.stove(p)
+	}
+	if goes := math.Ceil(l.juicer.Grams() / juicerFruit); goes > 0 {
+		text := "For a steam juicer about " + measure.Litres(juicerLitres).Rough(l.units) + " of water in the base"
+		if goes > 1 {
+			text += fmt.Sprintf(" for each of %.0f goes", goes)
+		}
+		l.once("juicer", ReadyStove, text+", and hot water to add every 45 to 60 minutes: never dry (our own guess; yours may hold more)")
 	}
 	l.once("hair", ReadySelf, "Clean hands, an apron, tied hair")
 	l.once("children", ReadySelf, "Children and pets out of the way of hot pots")
@@ -59,7 +71,9 @@ type readyList struct {
 	items  []ReadyItem
 	grams  map[string]float64
 	litres map[string]float64
-	order  []string // of what is added up
+	bath   measure.Mass // of fruit that browns
+	juicer measure.Mass // of fruit for juice
+	order  []string     // of what is added up
 }
 
 func (l *readyList) once(id, group, text string) {
@@ -125,25 +139,53 @@ func (l *readyList) fruit(p Plan) {
 		}
 	}
 	if t := p.Verdict.Tested; t != nil && t.Acid != nil && t.Acid.PerJar != nil && p.Jars != nil {
-		l.pour(t.Acid.What, measure.Cups(t.Acid.PerJar.Amount/48).Litres()*float64(p.Jars.High))
+		l.pour(t.Acid.What, p.acidLitres())
 	}
 	if p.Own != nil && p.Own.Source.Acid != "" {
 		l.once("own acid "+p.Name, ReadyFruit, "Acid, as your source says: "+p.Own.Source.Acid)
 	}
 	if browns(p.Query.Product) {
-		l.once("browning", ReadyFruit, "A bath against browning: 1 tsp (3 g) of ascorbic acid in 1 gallon (3.8 l) of cold water; for colour, never in place of acid in the jars")
+		l.bath += p.fruitMass()
 	}
+}
+
+// acidLitres is the acid for every jar that is had ready.
+func (p Plan) acidLitres() float64 {
+	tsp := func(a *guide.Acid, n int) float64 { return measure.Cups(a.PerJar.Amount/48).Litres() * float64(n) }
+	if len(p.Sizes) == 0 {
+		return tsp(p.Verdict.Tested.Acid, p.Jars.High)
+	}
+	all := 0.0
+	for i, f := range p.Ready() {
+		all += tsp(p.Sizes[i].Acid, f.Count)
+	}
+	return all
+}
+
+// What baths and juicers hold: our own guesses.
+const (
+	dipLitres    = 4.0
+	dipFruit     = 1000.0 // grams
+	bathFruit    = 3600.0 // grams that lie in a gallon, before it is made anew
+	juicerFruit  = 5000.0 // grams in a steam juicer
+	juicerLitres = 3.0    // in its base, for each go
+)
+
+// water is that of the bath against browning, for all the fruit that browns.
+func (l *readyList) water() {
+	if l.bath == 0 {
+		return
+	}
+	n := math.Max(1, math.Ceil(l.bath.Grams()/bathFruit-1e-9))
+	text := "A bath against browning: 1 tsp (3 g) of ascorbic acid in 1 gallon (3.8 l) of cold water"
+	if n > 1 {
+		text = fmt.Sprintf("Baths against browning, %.0f in all: each 1 tsp (3 g) of ascorbic acid in 1 gallon (3.8 l) of cold water, for about %s of fruit", n, measure.Grams(bathFruit).Text(l.units))
+	}
+	l.withFruit(ReadyItem{ID: "browning", Group: ReadyFruit, Text: text + "; for colour, never in place of acid in the jars"})
 }
 
 // addUp puts what was gathered from all batches into the list.
 func (l *readyList) addUp() {
-	at := len(l.items)
-	for i, item := range l.items {
-		if item.Group != ReadyFruit {
-			at = i
-			break
-		}
-	}
 	var sums []ReadyItem
 	for _, name := range l.order {
 		amount := measure.Grams(l.grams[name]).Text(l.units)
@@ -155,17 +197,37 @@ func (l *readyList) addUp() {
 		}
 		sums = append(sums, ReadyItem{ID: "of " + name, Group: ReadyFruit, Text: upperFirst(name) + ": " + amount})
 	}
-	l.items = append(l.items[:at:at], append(sums, l.items[at:]...)...)
+	l.withFruit(sums...)
+}
+
+// withFruit puts items at the end of the fruit and what goes with it.
+func (l *readyList) withFruit(items ...ReadyItem) {
+	at := slices.IndexFunc(l.items, func(i ReadyItem) bool { return i.Group != ReadyFruit })
+	if at < 0 {
+		at = len(l.items)
+	}
+	l.items = slices.Insert(l.items, at, items...)
 }
 
 func (l *readyList) jars(p Plan) {
 	if p.Jars == nil {
 		return
 	}
-	n := p.Jars.High
-	l.items = append(l.items,
-		ReadyItem{ID: "jars " + p.Name, Group: ReadyJars, Text: p.Jar.Count(n) + " for the " + p.Name + ", rims felt for nicks, washed, hot", Short: p.Short},
-		ReadyItem{ID: "lids " + p.Name, Group: ReadyJars, Text: fmt.Sprintf("%d new %s lids, and bands that run true", n, p.Jar.Mouth)})
+	ready := p.Ready()
+	lids := map[jar.Mouth]int{}
+	for _, f := range ready {
+		lids[f.Jar.Mouth] += f.Count
+	}
+	l.items = append(l.items, ReadyItem{ID: "jars " + p.Name, Group: ReadyJars, Text: FilledText(ready) + " for the " + p.Name + ", rims felt for nicks, washed, hot", Short: p.Short})
+	for _, m := range []jar.Mouth{jar.Regular, jar.Wide} {
+		if n := lids[m]; n > 0 {
+			id := "lids " + p.Name
+			if len(lids) > 1 {
+				id += " " + string(m)
+			}
+			l.items = append(l.items, ReadyItem{ID: id, Group: ReadyJars, Text: fmt.Sprintf("%d new %s lids, and bands that run true", n, m)})
+		}
+	}
 	if t := p.Verdict.Tested; t != nil && t.SterileMinutes > 0 {
 		l.once("sterile", ReadyJars, fmt.Sprintf("A pot to boil the empty jars in, %d minutes", t.SterileMinutes))
 	}
@@ -179,11 +241,12 @@ func (l *readyList) tools(p Plan) {
 	l.once("pen", ReadyTools, "Labels and a pen")
 	switch p.Query.Product {
 	case "peaches", "mixed-fruit", "peach-pie-filling":
-		l.once("dip", ReadyTools, "A pot of boiling water for the dip, a wire basket, a bowl of cold water")
+		l.once("dip", ReadyTools, "A pot with "+measure.Litres(dipLitres).Rough(l.units)+" of boiling water for the dip, "+measure.Grams(dipFruit).Text(l.units)+" of fruit at a time in a wire basket (our own guess), and as much cold water")
 	case "applesauce", "apple-butter", "fruit-puree", "mango-sauce":
 		l.once("mill", ReadyTools, "Food mill or sieve. A blender only half full with hot fruit")
 	case "apple-juice", "grape-juice", "berry-syrup", "jelly":
 		l.once("strain", ReadyTools, "Juicer or strainer and cloth, a big jug to settle in")
+		l.juicer += p.fruitMass()
 	case "jam":
 		l.once("thermometer", ReadyTools, "A thermometer. Boiling sugar burns: long sleeves")
 	}
@@ -193,13 +256,12 @@ func (l *readyList) tools(p Plan) {
 }
 
 func (l *readyList) stove(p Plan) {
-	pot := p.Canner.theName()
+	pot := p.Canner.TheName()
 	l.once("canner "+pot, ReadyStove, upperFirst(pot)+", with its rack and lid")
 	if w := p.Water; w != nil {
 		l.once("water "+pot, ReadyStove, "Water in "+pot+": "+w.Pour.Rough(l.units)+" at "+w.FillAt.Text(l.units)+"; a kettle of boiling water to top up")
 		if h := w.Heating; h != nil && !h.Never {
-			loads := float64(len(p.Loads))
-			minutes := h.ToFilling + loads*(h.ToBoil+float64(p.minutes()))
+			minutes := p.flameMinutes()
 			text := fmt.Sprintf("About %.0f min of flame or plate under %s", math.Ceil(minutes/5)*5, pot)
 			if p.Canner.Burner != nil && p.Canner.Burner.Kind != canner.Gas {
 				text += fmt.Sprintf(", %.1f kWh at the most", p.Canner.Burner.Watts*minutes/60/1000)
@@ -215,8 +277,9 @@ func (l *readyList) stove(p Plan) {
 	}
 }
 
-// minutes is the time of a load, by the guide or the cook's source.
-func (p Plan) minutes() int {
+// Minutes is the process time, by the guide or the cook's source: of several sizes or
+// loads the longest; 0 where there is none.
+func (p Plan) Minutes() int {
 	switch {
 	case p.Own != nil:
 		return p.Own.Minutes

@@ -78,3 +78,33 @@ func TestReadyAcidIsNeverLess(t *testing.T) {
 		t.Error(text)
 	}
 }
+
+// TestReadyWaters counts the baths, the dip and the juicer by the fruit that goes in.
+func TestReadyWaters(t *testing.T) {
+	list := func(plans ...Plan) string {
+		var all []string
+		last := ""
+		for _, i := range GetReady(plans, measure.US) {
+			if i.Group < last && i.Group == ReadyFruit {
+				t.Errorf("%q stands apart from the fruit", i.Text)
+			}
+			last = i.Group
+			all = append(all, i.Text)
+		}
+		return strings.Join(all, "\n")
+	}
+	r := peaches()
+	r.Amount = "6 lb"
+	if got := list(makeOK(t, r, corvane(t))); !strings.Contains(got, "A bath against browning") || !strings.Contains(got, "of boiling water for the dip, 2 lb") || strings.Contains(got, "juicer about") {
+		t.Error(got)
+	}
+	r.Amount = "20 lb"
+	pears := Request{Product: "pears", Form: "halves", Pack: guide.Hot, Jar: "quart", Amount: "17 1/2 lb"}
+	if got := list(makeOK(t, r, corvane(t)), makeOK(t, pears, corvane(t))); !strings.Contains(got, "Baths against browning, 5 in all") {
+		t.Error(got)
+	}
+	juice := Request{Product: "grape-juice", Pack: guide.Hot, Jar: "quart", Amount: "26 lb"}
+	if got := list(makeOK(t, juice, corvane(t))); !strings.Contains(got, "for each of 3 goes") || strings.Contains(got, "browning") {
+		t.Error(got)
+	}
+}

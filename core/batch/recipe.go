@@ -102,7 +102,7 @@ func (p *Plan) recipe(in read) {
 	product := p.Query.Product
 	quarts := 0.0
 	if p.Jars != nil {
-		quarts = float64(p.Jars.Planned) * in.jar.Capacity.Litres() / measure.Quart.Litres()
+		quarts = p.litres() / measure.Quart.Litres()
 	}
 	var r Recipe
 	if quarts > 0 {

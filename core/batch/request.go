@@ -20,6 +20,7 @@ type Kitchen struct {
 	Canners  []Canner                   // its own, the usual one where there are none
 	Seen     map[Way]Seen               // what its own batches gave
 	Lots     map[string]LotAtHand       // fruit at hand, by id
+	Known    []fruit.Variety            // what the cook knows of varieties
 	Prices   Prices                     // what things cost; empty: not said
 	Stock    Stock                      // jars, lids and bands; empty: not counted
 	Memo     *canner.Memo               // of places in its pots; nil: each is searched for
@@ -37,12 +38,15 @@ type Request struct {
 	Form      guide.Form
 	Pack      guide.Pack
 	Jar       jar.ID
+	Sizes     string // "5 quarts, 3 pints": the jars, where they are of several sizes; empty: all are Jar
+	Tiers     int    // of jars in the canner: 0 or 1, or 2
 	Method    guide.Method
 	Thickener guide.Thickener
 	Altitude  string // empty: the kitchen's
 	Amount    string // "12 lb", "half a bushel", "7 jars"
 	Liquid    Liquid
-	Lots      string  // the ids of lots that it takes its fruit from, joined by commas
+	Lots      string  // the ids of lots that it takes its fruit from, joined by commas; see LeftOverID
+	Varieties string  // that a sauce, filling or juice is blended of, by share: "2 Mill Sweeting, 1 Russet"
 	Canner    string  // the id of a canner of the kitchen; empty: its first one for the method, or the usual one
 	Dilute    float64 // of juice: parts of water to one of juice, in the glass; 0 to 10
 	guide.Conditions
@@ -79,6 +83,8 @@ type read struct {
 	jar      jar.Jar
 	amount   fruit.Amount
 	altitude *measure.Altitude
+	shares   []fruit.Share
+	sizes    []fruit.Filled   // of a batch in several, the larger first
 	source   *guide.OwnSource // nil: by the tested rows
 }
 
@@ -122,6 +128,14 @@ func understand(r Request, k Kitchen) (read, error) {
 		}
 	}
 	in.jar, _ = jar.Find(r.Jar)
+	in.readSizes(add)
+	var err error
+	if in.shares, err = fruit.ParseShares(r.Varieties); err != nil {
+		add("varieties", r.Varieties, sentence(err.Error()))
+	}
+	if in.Tiers < 0 || in.Tiers > 2 {
+		add("tiers", plain(float64(in.Tiers)), "Jars stand in one tier or in two.")
+	}
 	if in.jar.ID != "" {
 		in.readAmount(add)
 	}

@@ -35,21 +35,27 @@ func (s Stock) Counted() bool {
 
 // short is what a batch wants and the stock does not have, for the high end of its
 // range; empty where it has all.
-func (s Stock) short(j jar.Jar, need int) []string {
+func (s Stock) short(want []fruit.Filled) []string {
 	if !s.Counted() {
 		return nil
 	}
 	var lines []string
-	say := func(have int, one, many string) {
+	say := func(need, have int, one, many string) {
 		if miss := need - have; miss == 1 {
 			lines = append(lines, "1 "+one)
 		} else if miss > 1 {
 			lines = append(lines, fmt.Sprintf("%d %s", miss, many))
 		}
 	}
-	say(s.Free(j.ID), j.One, j.Many)
-	say(s.Lids[j.Mouth], "new "+string(j.Mouth)+" lid", "new "+string(j.Mouth)+" lids")
-	say(s.Bands[j.Mouth], string(j.Mouth)+" band", string(j.Mouth)+" bands")
+	mouths := map[jar.Mouth]int{}
+	for _, f := range want {
+		say(f.Count, s.Free(f.Jar.ID), f.Jar.One, f.Jar.Many)
+		mouths[f.Jar.Mouth] += f.Count
+	}
+	for _, m := range []jar.Mouth{jar.Regular, jar.Wide} {
+		say(mouths[m], s.Lids[m], "new "+string(m)+" lid", "new "+string(m)+" lids")
+		say(mouths[m], s.Bands[m], string(m)+" band", string(m)+" bands")
+	}
 	return lines
 }
 
@@ -61,19 +67,12 @@ func shortText(lines []string) string {
 	return "Short by " + strings.Join(lines, ", ") + "."
 }
 
-// MixedLoad is one filling of the canner with jars of one kind or several.
-type MixedLoad struct {
-	Jars    []fruit.Filled
-	Minutes int // the longest of them
-	Placed  []canner.Placed
-}
-
 // Spread is a yield put into the jars at hand.
 type Spread struct {
 	Jars    []fruit.Filled
 	Left    measure.Volume // for the refrigerator
 	Minutes int            // of all loads together
-	Loads   []MixedLoad
+	Loads   []Load
 	Sizes   int // the most sizes that were allowed
 }
 
@@ -134,10 +133,10 @@ func SpreadOver(r Request, k Kitchen, mostSizes int) (s Spread, ok bool, err err
 		}
 	})
 	s = Spread{Left: a.Left, Minutes: a.Minutes, Sizes: mostSizes}
-	var used, counts []int
+	var used, counts, each []int
 	for i, n := range a.Counts {
 		if n > 0 {
-			used, counts = append(used, i), append(counts, n)
+			used, counts, each = append(used, i), append(counts, n), append(each, minutes[i])
 			s.Jars = append(s.Jars, fruit.Filled{Jar: shelves[i].Jar, Count: n})
 		}
 	}
@@ -145,23 +144,7 @@ func SpreadOver(r Request, k Kitchen, mostSizes int) (s Spread, ok bool, err err
 		return s, false, nil
 	}
 	split, _ := table(used).Split(counts)
-	for _, l := range split.Loads {
-		load := MixedLoad{}
-		var all []jar.Jar
-		for n, c := range l {
-			if c == 0 {
-				continue
-			}
-			i := used[n]
-			load.Jars = append(load.Jars, fruit.Filled{Jar: shelves[i].Jar, Count: c})
-			load.Minutes = max(load.Minutes, minutes[i])
-			for range c {
-				all = append(all, shelves[i].Jar)
-			}
-		}
-		load.Placed, _ = p.Pot.Spread(all)
-		s.Loads = append(s.Loads, load)
-	}
+	s.Loads = placed(p.Pot, split, s.Jars, each)
 	return s, true, nil
 }
 

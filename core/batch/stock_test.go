@@ -54,7 +54,7 @@ func TestSpreadOver(t *testing.T) {
 		}
 		for _, l := range s.Loads {
 			minutes += l.Minutes
-			placed += len(l.Placed)
+			placed += len(l.Tiers[0])
 		}
 		if total := (held + s.Left).Litres(); total < 9.0 || total > 9.2 || jars != placed || minutes != s.Minutes || len(s.Jars) > sizes {
 			t.Errorf("%+v: %.2f l, %d jars, %d placed, %d min", s, total, jars, placed, minutes)

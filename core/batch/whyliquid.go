@@ -13,7 +13,7 @@ func (p Plan) whyLiquid(units measure.System) (Why, bool) {
 	}
 	w := Why{About: "liquid", Title: "Why so much liquid"}
 	say := func(format string, args ...any) { w.Lines = append(w.Lines, fmt.Sprintf(format, args...)) }
-	say("About %.0f %% of a jar is liquid around the fruit: %.3f l of a %s.", 100*p.Pour.LitresPerJar/p.Jar.Capacity.Litres(), p.Pour.LitresPerJar, p.Jar.One)
+	say("About %.0f %% of a jar is liquid around the fruit: %.3f l of a %s.", 100*p.Pour.LitresPerJar/p.middling().Capacity.Litres(), p.Pour.LitresPerJar, p.middling().One)
 	if in := p.Pour.InJar; in != nil {
 		say("%.0f g of sugar in that much liquid is %s °Brix. At most %.0f g dissolve in it.", in.Sugar.Grams, plain(round1(in.Brix)), in.MostGrams)
 	} else {
@@ -71,7 +71,7 @@ func (p Plan) whySyrup(say func(string, ...any)) {
 
 // whyCutOut shows the balance of sugar between fruit and liquid, in grams.
 func (p Plan) whyCutOut(say func(string, ...any)) {
-	fruit := syrup.FruitShare * p.Jar.Capacity.Litres() * 1000
+	fruit := syrup.FruitShare * p.middling().Capacity.Litres() * 1000
 	liquid := p.Pour.LitresPerJar * syrup.Density(p.Pour.Brix) * 1000
 	say("In about two weeks fruit and liquid share their sugar: (%.0f g of fruit × %s + %.0f g of liquid × %s) ÷ %.0f g = %s °Brix. The weight of the fruit is our own reckoning for a jar.",
 		fruit, plain(p.Pour.FruitBrix), liquid, plain(round1(p.Pour.Brix)), fruit+liquid, plain(round1(p.Pour.CutOut)))

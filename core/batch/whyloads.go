@@ -21,7 +21,14 @@ func (p Plan) whyLoads(units measure.System) (Why, bool) {
 		say("A %s is %s cm across, and %s cm are kept between jars for the water. Places were looked for by pushing the jars apart from many beginnings: %d found room.",
 			p.Jar.One, plain(across), plain(g), p.Capacity)
 	}
-	say("%s in the fewest loads of at most %d, and as even as they come.", p.Jar.Count(p.Jars.Planned), p.Capacity)
+	switch {
+	case len(p.Sizes) > 1:
+		say("%s in the fewest loads that were found, the same size together where that costs no load. Where sizes stand together, the longest of their times rules.", p.JarsText())
+	case len(p.Loads[0].Tiers) == 2:
+		say("Two tiers with a rack of %s between. %s in the fewest loads of at most %d, and as even as they come.", canner.Divider.Text(units), p.JarsText(), p.Capacity)
+	default:
+		say("%s in the fewest loads of at most %d, and as even as they come.", p.JarsText(), p.Capacity)
+	}
 	if p.Water != nil {
 		p.whyWater(units, say)
 	}
@@ -31,10 +38,15 @@ func (p Plan) whyLoads(units measure.System) (Why, bool) {
 // whyWater shows the water of the first load and its heating, with the figures.
 func (p Plan) whyWater(units measure.System, say func(string, ...any)) {
 	w := p.Water
-	n := p.Loads[0].Jars
-	floor := (w.Pour.Litres() + float64(n)*p.Jar.Outside.Litres()) * 1000 / w.After.Centimetres()
-	say("Water: the floor is %.0f cm², and the water stands %s high over rack and jars: %.2f l, less %d × %.2f l that the jars displace, is %.2f l. Before the jars it stands %s high.",
-		floor, w.After.Text(units), floor*w.After.Centimetres()/1000, n, p.Jar.Outside.Litres(), w.Pour.Litres(), w.Before.Text(units))
+	var parts []string
+	displaced := 0.0
+	for _, f := range p.Loads[0].Jars {
+		parts = append(parts, fmt.Sprintf("%d × %.2f l", f.Count, f.Jar.Outside.Litres()))
+		displaced += float64(f.Count) * f.Jar.Outside.Litres()
+	}
+	floor := (w.Pour.Litres() + displaced) * 1000 / w.After.Centimetres()
+	say("Water: the floor is %.0f cm², and the water stands %s high over rack and jars: %.2f l, less %s that the jars displace, is %.2f l. Before the jars it stands %s high.",
+		floor, w.After.Text(units), floor*w.After.Centimetres()/1000, andList(parts), w.Pour.Litres(), w.Before.Text(units))
 	say("%s stay free to the rim; a hard boil needs %s.", w.Room.Text(units), canner.BoilRoom.Text(units))
 	h := w.Heating
 	if h == nil || h.Never || p.Canner.Burner == nil {

@@ -1,8 +1,10 @@
 package canner
 
 import (
+	"cmp"
 	"fmt"
 	"math"
+	"slices"
 
 	"mellisca/core/jar"
 	"mellisca/core/measure"
@@ -112,4 +114,39 @@ func (e *ShallowError) Error() string {
 		of = "two tiers of jars"
 	}
 	return fmt.Sprintf("too shallow by %s for %s", e.Short.Text(measure.Metric), of)
+}
+
+// Stood is a jar as it is seen from the side of a pot.
+type Stood struct {
+	Jar  jar.Jar
+	XCm  float64        // of its middle, from the middle of the pot
+	Foot measure.Length // over the bottom
+}
+
+// FromTheSide is what is seen of the jars of each tier, from below, by who looks through
+// the pot's side along its width: of two that would cover one another the one nearer to
+// the middle.
+func (p Pot) FromTheSide(tiers [][]Placed) []Stood {
+	var all []Stood
+	foot := p.Rack
+	for i, tier := range tiers {
+		if i > 0 {
+			foot += Divider
+		}
+		near := slices.Clone(tier)
+		slices.SortStableFunc(near, func(a, b Placed) int { return cmp.Compare(math.Abs(a.YCm), math.Abs(b.YCm)) })
+		from, top := len(all), measure.Length(0)
+		for _, in := range near {
+			top = max(top, in.Jar.Height)
+			r := in.Jar.Diameter.Centimetres() / 2
+			hidden := slices.ContainsFunc(all[from:], func(s Stood) bool {
+				return math.Abs(s.XCm-in.XCm) < r+s.Jar.Diameter.Centimetres()/2
+			})
+			if !hidden {
+				all = append(all, Stood{in.Jar, in.XCm, foot})
+			}
+		}
+		foot += top
+	}
+	return all
 }

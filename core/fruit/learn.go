@@ -27,12 +27,24 @@ const (
 // coverage is the part of batches that a range is meant to hold.
 const coverage = 0.80
 
+// priorQuantile is Student's t with 2·priorAlpha degrees of freedom at (1+coverage)/2:
+// most plans have nothing to learn from, and ask for no other.
+const priorQuantile = 1.3968153097438651
+
+// quantile is how many scales half a range takes.
+func quantile(freedom float64) float64 {
+	if freedom == 2*priorAlpha {
+		return priorQuantile
+	}
+	return studentQuantile((1+coverage)/2, freedom)
+}
+
 // NewBelief starts from a likely value and the range that four batches in five lie
 // in, all over 0, low under high.
 func NewBelief(low, likely, high float64) Belief {
 	b := Belief{mu: math.Log(likely), kappa: priorKappa, alpha: priorAlpha}
 	half := math.Log(high/low) / 2
-	scale := half / studentQuantile((1+coverage)/2, 2*priorAlpha)
+	scale := half / quantile(2*priorAlpha)
 	b.beta = scale * scale * b.alpha * b.kappa / (b.kappa + 1)
 	return b
 }
@@ -67,7 +79,7 @@ func (b Belief) Seen() int { return b.n }
 // Range is the likely value and the range that four in five of the next ones lie in.
 func (b Belief) Range() (low, likely, high float64) {
 	scale := math.Sqrt(b.beta * (b.kappa + 1) / (b.alpha * b.kappa))
-	half := scale * studentQuantile((1+coverage)/2, 2*b.alpha)
+	half := scale * quantile(2*b.alpha)
 	return math.Exp(b.mu - half), math.Exp(b.mu), math.Exp(b.mu + half)
 }
 

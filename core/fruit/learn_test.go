@@ -84,3 +84,9 @@ func TestRangeCoversFourInFive(t *testing.T) {
 		}
 	}
 }
+
+func TestPriorQuantile(t *testing.T) {
+	if got := studentQuantile((1+coverage)/2, 2*priorAlpha); math.Abs(got-priorQuantile) > 1e-12 {
+		t.Errorf("%.16f, written %.16f", got, priorQuantile)
+	}
+}

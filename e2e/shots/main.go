@@ -43,15 +43,25 @@ func openSaved(words string) []step {
 	}
 }
 
-// pickOwnSource picks a made-up source of the demo in the sentence.
-var pickOwnSource = []step{
-	chromedp.WaitVisible(chromedp.CSS(`[data-plan]`)),
-	chromedp.Click(chromedp.CSS(`.open`)),
-	chromedp.Click(chromedp.CSS(`[data-value="own:spiced crab apples"]`)),
-	chromedp.WaitVisible(chromedp.CSS(`[data-alternative], [data-verdict="own-source"]`)),
-}
-
 func click(selector string) step { return chromedp.Click(chromedp.CSS(selector)) }
+
+// steady waits until the main key tells this and takes taps.
+func steady(kind string) step { return wait(`[data-main="` + kind + `"][aria-disabled="false"]`) }
+
+// twoPots puts a load of blueberries into the steamer beside the pears, and loses its
+// steam.
+var twoPots = []step{
+	wait(`[data-clock]`),
+	chromedp.Evaluate[chromedp.Void](`(async () => {
+		const ask = async (method, path, body) => (await fetch(path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()
+		const request = { product: 'berries', kind: 'blueberry', pack: 'hot', jar: 'pint', amount: '9 pints', method: 'steam' }
+		const saved = await ask('POST', '/api/batches', { request })
+		const hob = await ask('POST', '/api/stove/loads', { batch: saved.id })
+		const load = hob.loads.find(l => l.batch === saved.id)
+		for (const kind of ['checked', 'jars-in', 'lid-on', 'boil', 'boil-lost']) await ask('POST', '/api/stove/loads/' + load.id + '/tell', { kind, after: 99 })
+	})()`),
+	steady(`boil-back`),
+}
 
 // into brings something into the middle of the window.
 func into(selector string) step {
@@ -65,18 +75,49 @@ var shots = []shot{
 	{"batch-refused.png", 1280, 800, "/batch", choose("method", "oven"), `[data-verdict="refused"]`},
 	{"batch-filling.png", 1280, 800, "/batch", openSaved("apple pie filling"), `[aria-label="Recipe"]`},
 	{"batch-phone.png", 390, 844, "/batch", nil, `[data-verdict="tested"]`},
-	{"why.png", 1280, 800, "/batch", []step{chromedp.WaitVisible(chromedp.CSS(`[data-why="time"]`)), chromedp.Click(chromedp.CSS(`[data-why="time"]`))}, `[role="dialog"]`},
-	{"batch-own-source.png", 1280, 800, "/batch", pickOwnSource, `[data-verdict="own-source"]`},
-	{"sources.png", 1280, 800, "/kitchen/sources", nil, `[data-source]`},
-	{"liquids.png", 1280, 800, "/batch", []step{wait(`[data-open-bench]`), into(`[data-open-bench]`), click(`[data-open-bench]`)}, `[data-liquid]`},
-	{"schools.png", 1280, 800, "/kitchen/schools", nil, `[data-schools]`},
 	{"fruit.png", 1280, 800, "/fruit", nil, `[data-lot]`},
 	{"pots.png", 1280, 800, "/kitchen/pots", nil, `[data-pot]`},
-	{"spread.png", 1280, 800, "/batch", []step{wait(`[data-open-spread]`), into(`[data-open-spread]`), click(`[data-open-spread]`)}, `[data-spread] figure`},
 	{"ready.png", 1280, 800, "/batch", append(openSaved("peaches"), wait(`[data-get-ready]`), click(`[data-get-ready]`)), `[data-item]`},
+	{"stove.png", 1280, 800, "/stove", twoPots, `[data-place="lost"]`},
+	{"practice.png", 1280, 800, "/stove/practice", []step{
+		wait(`[data-start]`), click(`[data-start]`), wait(`[data-all-checked]`), click(`[data-all-checked]`), steady(`jars-in`), click(`[data-main]`),
+		steady(`lid-on`), click(`[data-main]`), steady(`boil`), chromedp.Sleep(6 * time.Second),
+	}, `[data-forecast]`},
+	{"stove-phone.png", 390, 844, "/stove", nil, `[data-clock]`},
+	{"tray.png", 1280, 800, "/tray", []step{
+		wait(`[data-all-sealed]`), click(`[data-tray-jar="2"] [data-unsealed]`), wait(`[data-tray-jar="2"] [data-do]`),
+		click(`[data-tray-jar="3"] [data-other]`), click(`input[name="lost"][value="0.2"]`), click(`[data-keep-found]`), wait(`[data-tray-jar="3"] [data-do]`),
+	}, `[data-all-sealed]`},
+	{"shelf.png", 1280, 800, "/shelf", nil, `[data-shelf-place]`},
+	{"shelf-phone.png", 390, 844, "/shelf", []step{wait(`[data-group="peaches, in halves"]`), into(`[data-group="peaches, in halves"]`), click(`[data-group="peaches, in halves"]`)}, `[data-take] [data-act="opened"]`},
+	{"recall.png", 1280, 800, "/shelf", []step{
+		wait(`[data-group="plums, in halves"]`), into(`[data-group="plums, in halves"]`), click(`[data-group="plums, in halves"]`), click(`[data-open-jar]`), wait(`[data-something-wrong]`), into(`[data-something-wrong]`), click(`[data-something-wrong]`),
+		chromedp.SendKeys(chromedp.CSS(`[data-field="why"]`), "The kitchen clock had stood still for ten minutes"), click(`[data-call-back]`),
+	}, `[data-recall] [data-part="given"]`},
+	{"labels.png", 1280, 800, "/shelf/labels", nil, `[data-look]`},
+	{"wants.png", 1280, 800, "/shelf/wants", nil, `[data-next]`},
 	{"welcome.png", 1280, 800, "/kitchen/welcome", nil, `[data-welcome] [data-band]`},
 	{"tables.png", 1280, 800, "/kitchen/tables#peaches", nil, `[data-tables]`},
 	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
+}
+
+// morningAfter is a kitchen with a load that was lifted fourteen hours ago.
+func morningAfter(ctx context.Context) (*e2e.Quick, error) {
+	dir, err := os.MkdirTemp("", "mellisca-shots-")
+	if err != nil {
+		return nil, err
+	}
+	context.AfterFunc(ctx, func() { os.RemoveAll(dir) })
+	q, err := e2e.StartQuick(ctx, dir)
+	if err != nil {
+		return nil, err
+	}
+	if err := q.Lift(); err != nil {
+		q.Stop()
+		return nil, err
+	}
+	q.Clock.Forward(14 * time.Hour)
+	return q, nil
 }
 
 func main() {
@@ -100,8 +141,17 @@ func run(dir string) error {
 	defer p.Stop()
 	tab, end := e2e.Browser(ctx)
 	defer end()
+	morning, err := morningAfter(ctx)
+	if err != nil {
+		return err
+	}
+	defer morning.Stop()
 	for _, s := range shots {
-		steps := []step{chromedp.EmulateViewport(s.width, s.height), chromedp.Navigate(p.Address + s.path)}
+		address := p.Address
+		if s.path == "/tray" {
+			address = morning.Address
+		}
+		steps := []step{chromedp.EmulateViewport(s.width, s.height), chromedp.Navigate(address + s.path)}
 		steps = append(steps, s.first...)
 		steps = append(steps,
 			chromedp.WaitVisible(s.ready),

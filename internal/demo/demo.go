@@ -2,7 +2,8 @@
 // Tarrant, in Corvane, a hill village at 3,480 ft that does not exist. It writes
 // through the HTTP API, by the same doors that a cook uses.
 //
-//	err := demo.Fill(ctx, "http://127.0.0.1:8080")
+//	new, err := demo.Before(ctx, "http://127.0.0.1:8081", clock)
+//	err = demo.Fill(ctx, "http://127.0.0.1:8080")
 package demo
 
 import (
@@ -16,36 +17,17 @@ import (
 	"time"
 )
 
-// Fill lays the scenario out in the kitchen served at address. A kitchen that
-// has batches already is left as it is.
+// Fill lays the rest of the scenario out, as it stands today, in a kitchen that Before
+// began.
 func Fill(ctx context.Context, address string) error {
 	c := client{address}
-	var there []json.RawMessage
-	if err := c.do(ctx, http.MethodGet, "/api/batches", nil, &there); err != nil {
-		return err
-	}
-	if len(there) > 0 {
-		return nil
-	}
-	var k struct {
-		Version int `json:"version"`
-	}
-	if err := c.do(ctx, http.MethodGet, "/api/kitchen", nil, &k); err != nil {
-		return err
-	}
-	if err := c.do(ctx, http.MethodPut, "/api/kitchen", object{
-		"name": "Ilse and Marlow's kitchen, Corvane", "altitude": "3,480 ft", "units": "us", "version": k.Version,
-		"jars": []string{"half-pint", "pint", "pint-wide", "quart", "quart-wide"},
-	}, nil); err != nil {
-		return err
-	}
 	if err := c.do(ctx, http.MethodPut, "/api/prices", prices, nil); err != nil {
 		return err
 	}
-	if err := c.stove(ctx); err != nil {
+	if err := c.larder(ctx, time.Now()); err != nil {
 		return err
 	}
-	if err := c.larder(ctx, time.Now()); err != nil {
+	if err := c.shelf(ctx, time.Now()); err != nil {
 		return err
 	}
 	var sources []struct {
@@ -61,12 +43,46 @@ func Fill(ctx context.Context, address string) error {
 	for _, src := range sources {
 		ids[src.Name] = src.ID
 	}
+	onHob := ""
 	for _, b := range batches(ids) {
-		if err := c.do(ctx, http.MethodPost, "/api/batches", b, nil); err != nil {
+		var saved struct {
+			ID      string `json:"id"`
+			Request struct {
+				Product string `json:"product"`
+			} `json:"request"`
+		}
+		if err := c.do(ctx, http.MethodPost, "/api/batches", b, &saved); err != nil {
+			return err
+		}
+		if saved.Request.Product == "pears" {
+			onHob = saved.ID
+		}
+	}
+	return c.hob(ctx, onHob)
+}
+
+// hob puts a load of a batch into the canner: it has boiled for a few minutes, and a
+// juicer runs beside it.
+func (c client) hob(ctx context.Context, batch string) error {
+	var hob struct {
+		Loads []struct {
+			ID  string `json:"id"`
+			Seq int    `json:"seq"`
+		} `json:"loads"`
+	}
+	if err := c.do(ctx, http.MethodPost, "/api/stove/loads", object{"batch": batch}, &hob); err != nil {
+		return err
+	}
+	const minute = 60_000
+	for _, told := range []object{
+		{"kind": "checked", "agoMs": 28 * minute}, {"kind": "jars-in", "agoMs": 26 * minute}, {"kind": "lid-on", "agoMs": 25 * minute}, {"kind": "boil", "agoMs": 4 * minute},
+	} {
+		told["after"] = hob.Loads[0].Seq
+		if err := c.do(ctx, http.MethodPost, "/api/stove/loads/"+hob.Loads[0].ID+"/tell", told, &hob); err != nil {
 			return err
 		}
 	}
-	return nil
+	return c.do(ctx, http.MethodPost, "/api/stove/clocks", object{"kind": "juicer", "name": "the tall juicer"}, nil)
 }
 
 // stove lays out burners, and the pots that stand on them.
@@ -144,8 +160,12 @@ func (c client) larder(ctx context.Context, now time.Time) error {
 
 type client struct{ address string }
 
-// do sends body as JSON and reads the answer into out; nil is nothing.
 func (c client) do(ctx context.Context, method, path string, body, out any) error {
+	return Ask(ctx, c.address, method, path, body, out)
+}
+
+// Ask sends body as JSON to a kitchen and reads the answer into out; nil is nothing.
+func Ask(ctx context.Context, address, method, path string, body, out any) error {
 	var send io.Reader
 	if body != nil {
 		raw, err := json.Marshal(body)
@@ -154,7 +174,7 @@ func (c client) do(ctx context.Context, method, path string, body, out any) erro
 		}
 		send = bytes.NewReader(raw)
 	}
-	req, err := http.NewRequestWithContext(ctx, method, c.address+path, send)
+	req, err := http.NewRequestWithContext(ctx, method, address+path, send)
 	if err != nil {
 		return err
 	}

@@ -65,16 +65,17 @@ func (f *jsonFile) object(at int64, raw []byte, where string, known []string) (m
 	return fields, nil
 }
 
-func (f *jsonFile) list(p part) ([]part, error) {
+// list takes a list apart; name is that of its field.
+func (f *jsonFile) list(p part, name string) ([]part, error) {
 	d := json.NewDecoder(bytes.NewReader(p.raw))
 	if open, err := d.Token(); err != nil || open != json.Delim('[') {
-		return nil, f.problem(p.at, "sources", "it is not a list; accepted: sources in [ ]")
+		return nil, f.problem(p.at, name, "it is not a list; accepted: "+name+" in [ ]")
 	}
 	var all []part
 	for d.More() {
 		e, err := f.value(p.at, d)
 		if err != nil {
-			return nil, f.syntax(p.at, d, err, "sources", "")
+			return nil, f.syntax(p.at, d, err, name, "")
 		}
 		all = append(all, e)
 	}

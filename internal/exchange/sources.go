@@ -86,7 +86,7 @@ func ReadSources(r io.Reader) ([]Source, error) {
 	if !ok {
 		return nil, f.problem(0, "sources", "it is missing; accepted: a list of sources, which may be empty")
 	}
-	elements, err := f.list(list)
+	elements, err := f.list(list, "sources")
 	if err != nil {
 		return nil, err
 	}

@@ -107,7 +107,7 @@ func lineOf(b store.Batch, k batch.Kitchen) batchLine {
 		line.Minutes = &p.Own.Minutes
 	}
 	if p.Jars != nil {
-		line.Jars = p.Jar.Count(p.Jars.Planned)
+		line.Jars = p.JarsText()
 	}
 	return line
 }

@@ -26,8 +26,11 @@ type FilledFields struct {
 type ClosingFields struct {
 	Jars           []FilledFields `json:"jars" maxItems:"20" nullable:"false"`
 	Fruit          string         `json:"fruit" maxLength:"60" doc:"how much fruit went in, as typed: 24 lb"`
-	Liquid         string         `json:"liquid" required:"false" maxLength:"60" doc:"that went into jars; empty where not measured"`
+	Liquid         string         `json:"liquid" required:"false" maxLength:"60" doc:"that was made ready; empty where not measured"`
+	LiquidLeft     string         `json:"liquidLeft" required:"false" maxLength:"60" doc:"of it, what was left; nothing where left out"`
 	PrepareMinutes int            `json:"prepareMinutes" required:"false" minimum:"0" maximum:"6000"`
+	CookMinutes    int            `json:"cookMinutes" required:"false" minimum:"0" maximum:"6000"`
+	FillMinutes    int            `json:"fillMinutes" required:"false" minimum:"0" maximum:"6000"`
 	BoilMinutes    int            `json:"boilMinutes" required:"false" minimum:"0" maximum:"600" doc:"from the jars going in to the boil"`
 	Note           string         `json:"note" required:"false" maxLength:"1000"`
 	Day            string         `json:"day" required:"false" maxLength:"10" doc:"2026-08-14; today where left out"`
@@ -46,6 +49,7 @@ type closingBody struct {
 	Batch     string `json:"batch" doc:"empty for one of an earlier season"`
 	Headline  string `json:"headline"`
 	Text      string `json:"text" doc:"what it gave"`
+	Steps     string `json:"steps" doc:"how long its steps took, and the liquid; empty where not said"`
 	Against   string `json:"against" doc:"beside what the guide leads one to expect; empty where nothing is published"`
 	Day       string `json:"day"`
 	Forgotten bool   `json:"forgotten" doc:"not learned from"`
@@ -61,8 +65,11 @@ func (s *server) registerClosings(api huma.API) {
 	op := func(id, method, path, summary string) huma.Operation {
 		return huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary, MaxBodyBytes: mostBody, Errors: []int{404, 422}}
 	}
-	huma.Register(api, op("closings", "GET", "/api/closings", "What the newest 500 batches gave, newest first"),
-		func(ctx context.Context, _ *struct{}) (*closingsOutput, error) { return s.closings(ctx) })
+	huma.Register(api, op("closings", "GET", "/api/closings", "What batches gave, 500 at a time, newest first"), func(ctx context.Context, in *struct {
+		Skip int `query:"skip" minimum:"0" maximum:"1000000" doc:"how many of the newest to leave out"`
+	}) (*closingsOutput, error) {
+		return s.closingsAfter(ctx, in.Skip)
+	})
 	huma.Register(api, op("close-batch", "POST", "/api/batches/{id}/close", "Say what a batch gave; its fruit comes off the lots that it names"), func(ctx context.Context, in *struct {
 		BatchID
 		Body ClosingFields
@@ -127,15 +134,7 @@ func (s *server) closeBatch(ctx context.Context, b store.Batch, f ClosingFields)
 	if err != nil {
 		return nil, s.storeProblem(err, "lots")
 	}
-	rest := c.Fruit
-	for _, id := range strings.Split(b.Request.Lots, ",") {
-		for _, l := range lots {
-			if take := min(rest, l.Left()); l.ID == id && take > 0 {
-				c.Lots = append(c.Lots, store.LotUse{Lot: id, Use: fruit.Use{Mass: take, What: "fruit"}})
-				rest -= take
-			}
-		}
-	}
+	rest := takeFromLots(&c, b.Request, lots, dayOf(s.now()))
 	if b.Request.Lots != "" && rest > 0 && len(problems) == 0 {
 		problems = append(problems, field("body.fruit", fmt.Sprintf("The lots that it takes its fruit from hold %s less than that. Change the amount, or the lot.", rest.Text(k.Units)), f.Fruit))
 	}
@@ -160,7 +159,7 @@ func (s *server) closeBatch(ctx context.Context, b store.Batch, f ClosingFields)
 // understood.
 func (s *server) readClosing(f ClosingFields) (store.Closing, []error) {
 	var problems []error
-	c := store.Closing{PrepareMinutes: f.PrepareMinutes, BoilMinutes: f.BoilMinutes, Note: f.Note, Day: dayOf(s.now())}
+	c := store.Closing{PrepareMinutes: f.PrepareMinutes, CookMinutes: f.CookMinutes, FillMinutes: f.FillMinutes, BoilMinutes: f.BoilMinutes, Note: f.Note, Day: dayOf(s.now())}
 	for _, j := range f.Jars {
 		found, ok := jar.Find(jar.ID(j.Jar))
 		switch {
@@ -178,17 +177,7 @@ func (s *server) readClosing(f ClosingFields) (store.Closing, []error) {
 		problems = append(problems, field("body.fruit", "Say how much fruit went in, such as 24 lb.", f.Fruit))
 	}
 	c.Fruit = m
-	if strings.TrimSpace(f.Liquid) != "" {
-		v, err := measure.ParseVolume(f.Liquid)
-		holds := 0.0
-		for _, j := range c.Filled {
-			holds += float64(j.Count) * j.Jar.Capacity.Litres()
-		}
-		if err != nil || v.Litres() > holds {
-			problems = append(problems, field("body.liquid", "Accepted: the liquid that went into the jars, such as 9 cups or 2.2 l, no more than they hold.", f.Liquid))
-		}
-		c.Liquid = v
-	}
+	problems = append(problems, readLiquid(&c, f)...)
 	if f.Day != "" {
 		t, err := time.Parse(time.DateOnly, f.Day)
 		if err != nil || dayOf(t) > c.Day {
@@ -200,11 +189,16 @@ func (s *server) readClosing(f ClosingFields) (store.Closing, []error) {
 }
 
 func (s *server) closings(ctx context.Context) (*closingsOutput, error) {
+	return s.closingsAfter(ctx, 0)
+}
+
+// closingsAfter lists closed batches after the newest so many.
+func (s *server) closingsAfter(ctx context.Context, skip int) (*closingsOutput, error) {
 	_, units, err := s.kitchenNow(ctx)
 	if err != nil {
 		return nil, err
 	}
-	all, err := s.store.Closings(ctx, closingsShown)
+	all, err := s.store.Closings(ctx, skip, closingsShown)
 	if err != nil {
 		return nil, s.storeProblem(err, "closed batches")
 	}
@@ -218,8 +212,8 @@ func (s *server) closings(ctx context.Context) (*closingsOutput, error) {
 		if info.Group == guide.Fruit {
 			words = append(words, c.Pack)
 		}
-		b := closingBody{c.ID, c.Batch, strings.Join(words, ", "), filledText(c.Filled) + " from " + c.Fruit.Text(units), "", pastDay(c), c.Forgotten, c.Note}
-		if ratio, ok := fruit.Ratio(c.Product, c.Fruit, c.Filled); ok {
+		b := closingBody{c.ID, c.Batch, strings.Join(words, ", "), givenText(c, units), stepsText(c, units), "", pastDay(c), c.Forgotten, c.Note}
+		if ratio, ok := fruit.Ratio(c.Product, c.Fruit, c.Filled); ok && c.MadeOf == "" {
 			b.Against = againstText(ratio)
 		}
 		out.Body = append(out.Body, b)
@@ -254,7 +248,7 @@ func (s *server) seen(ctx context.Context) (map[batch.Way]batch.Seen, float64, e
 	if s.ways != nil && s.learnedAt == changed {
 		return s.ways, s.heating, nil
 	}
-	all, err := s.store.Closings(ctx, store.EveryClosing)
+	all, err := s.store.Closings(ctx, 0, store.EveryClosing)
 	if err != nil {
 		return nil, 0, err
 	}
@@ -266,7 +260,7 @@ func (s *server) seen(ctx context.Context) (map[batch.Way]batch.Seen, float64, e
 		}
 		w := batch.Way{Product: c.Product, Form: guide.Form(c.Form), Pack: guide.Pack(c.Pack)}
 		seen := ways[w]
-		if ratio, ok := fruit.Ratio(c.Product, c.Fruit, c.Filled); ok {
+		if ratio, ok := fruit.Ratio(c.Product, c.Fruit, c.Filled); ok && c.MadeOf == "" {
 			seen.Ratios = append(seen.Ratios, ratio)
 		}
 		if c.Liquid > 0 {
@@ -276,7 +270,7 @@ func (s *server) seen(ctx context.Context) (map[batch.Way]batch.Seen, float64, e
 			}
 			seen.Liquid = append(seen.Liquid, c.Liquid.Litres()/holds)
 		}
-		if c.PrepareMinutes > 0 {
+		if c.PrepareMinutes > 0 && c.MadeOf == "" {
 			seen.Prepare = append(seen.Prepare, float64(c.PrepareMinutes)/c.Fruit.Pounds())
 		}
 		if c.BoilFactor > 0 {

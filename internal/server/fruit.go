@@ -36,21 +36,22 @@ type madeOf struct {
 type lotBody struct {
 	ID string `json:"id"`
 	LotFields
-	KindName string   `json:"kindName"`
-	Weight   string   `json:"weight"`
-	Guess    bool     `json:"guess" doc:"the weight is our own guess, by pieces or flats"`
-	Left     string   `json:"left"`
-	LeftPart float64  `json:"leftPart" doc:"0 to 1"`
-	Bargain  string   `json:"bargain" doc:"beside what the same fruit cost before; empty where that is not known"`
-	Came     string   `json:"came" doc:"when it came, in words"`
-	PerUnit  string   `json:"perUnit" doc:"what a pound or a kilogram cost; empty where not said"`
-	Seen     string   `json:"seen" enum:"hard,nearly,ready,past," doc:"what was seen last; empty where nothing was"`
-	Now      string   `json:"now" enum:"hard,nearly,ready,past," doc:"how it likely is today"`
-	Fit      string   `json:"fit" doc:"the days it is fit to can, in words; our own guess"`
-	Urgent   string   `json:"urgent" enum:"stop,wait,go" doc:"stop: today; wait: within two days; go: later"`
-	Make     []madeOf `json:"make" nullable:"false" doc:"what to make of it as it is now, nearest first"`
-	Products []string `json:"products" nullable:"false" doc:"all that may be made of it, however ripe"`
-	Uses     []string `json:"uses" nullable:"false"`
+	KindName string         `json:"kindName"`
+	Weight   string         `json:"weight"`
+	Guess    bool           `json:"guess" doc:"the weight is our own guess, by pieces or flats"`
+	Left     string         `json:"left"`
+	LeftPart float64        `json:"leftPart" doc:"0 to 1"`
+	Bargain  string         `json:"bargain" doc:"beside what the same fruit cost before; empty where that is not known"`
+	Came     string         `json:"came" doc:"when it came, in words"`
+	PerUnit  string         `json:"perUnit" doc:"what a pound or a kilogram cost; empty where not said"`
+	Seen     string         `json:"seen" enum:"hard,nearly,ready,past," doc:"what was seen last; empty where nothing was"`
+	Now      string         `json:"now" enum:"hard,nearly,ready,past," doc:"how it likely is today"`
+	Fit      string         `json:"fit" doc:"the days it is fit to can, in words; our own guess"`
+	Urgent   string         `json:"urgent" enum:"stop,wait,go" doc:"stop: today; wait: within two days; go: later"`
+	Make     []madeOf       `json:"make" nullable:"false" doc:"what to make of it as it is now, nearest first"`
+	Products []string       `json:"products" nullable:"false" doc:"all that may be made of it, however ripe"`
+	Uses     []string       `json:"uses" nullable:"false"`
+	Over     []leftOverBody `json:"over" nullable:"false" doc:"what is left over from batches, while it keeps"`
 }
 
 type fruitKindBody struct {
@@ -253,7 +254,7 @@ func lotAnswer(l store.Lot, today fruit.Day, units measure.System) lotBody {
 	left := l.Left()
 	b := lotBody{
 		ID: l.ID, KindName: k.Name, Came: cameText(l.Got, today), Weight: l.Bought.Mass.Text(units), Guess: l.Bought.Guess, Left: left.Text(units),
-		LeftPart: rounded(float64(left)/float64(l.Bought.Mass), 3), Urgent: "go", Make: []madeOf{}, Products: append(slices.Clone(k.Firm), k.Soft...), Uses: []string{},
+		LeftPart: rounded(float64(left)/float64(l.Bought.Mass), 3), Urgent: "go", Make: []madeOf{}, Products: append(slices.Clone(k.Firm), k.Soft...), Uses: []string{}, Over: leftOverBodies(l, today),
 		LotFields: LotFields{Name: l.Name, Kind: l.Kind, Variety: l.Variety, Bought: l.Typed, From: l.From, Got: dateOf(l.Got).Format(time.DateOnly), Note: l.Note},
 	}
 	if l.PriceCents >= 0 {
@@ -267,7 +268,11 @@ func lotAnswer(l store.Lot, today fruit.Day, units measure.System) lotBody {
 		}
 	}
 	for _, u := range l.Uses {
-		b.Uses = append(b.Uses, u.Mass.Text(units)+" of "+u.What)
+		use := u.Mass.Text(units) + " of " + u.What
+		if info, ok := guide.FindProduct(guide.Product(l.UsedFor[u.ID].Product)); ok {
+			use += " for " + info.Name
+		}
+		b.Uses = append(b.Uses, use)
 	}
 	f, ok := k.Forecast(l.Taps)
 	if !ok {

@@ -51,9 +51,19 @@ func sameOriginOnly() *http.CrossOriginProtection {
 	return p
 }
 
+// limitBody bounds what is read of a request: files are larger than what is typed.
 func limitBody(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		r.Body = http.MaxBytesReader(w, r.Body, mostBody+1)
+		most := int64(mostBody)
+		switch {
+		case r.URL.Path == "/api/files/restore":
+			most = mostBackup
+		case r.URL.Path == "/api/files/import":
+			most = mostKitchenFile
+		case strings.HasSuffix(r.URL.Path, "/import"):
+			most = mostFile
+		}
+		r.Body = http.MaxBytesReader(w, r.Body, most+1)
 		next.ServeHTTP(w, r)
 	})
 }

@@ -65,7 +65,7 @@ func (s *server) registerPast(api huma.API, op func(id, method, path, summary st
 
 // keepPast keeps those that are not here yet.
 func (s *server) keepPast(ctx context.Context, past []exchange.Past) (*pastOutput, error) {
-	known, err := s.store.Closings(ctx, store.EveryClosing)
+	known, err := s.store.Closings(ctx, 0, store.EveryClosing)
 	if err != nil {
 		return nil, s.storeProblem(err, "closed batches")
 	}

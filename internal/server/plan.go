@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"mellisca/core/batch"
+	"mellisca/core/fruit"
 	"mellisca/core/guide"
 	"mellisca/core/measure"
 )
@@ -76,6 +77,13 @@ func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
 	if k.Stock, err = s.store.Stock(ctx); err != nil {
 		return s.storeProblem(err, "count of jars")
 	}
+	varieties, err := s.store.Varieties(ctx)
+	if err != nil {
+		return s.storeProblem(err, "varieties")
+	}
+	for _, v := range varieties {
+		k.Known = append(k.Known, fruit.Variety{Kind: v.Kind, Name: v.Name, Tart: v.Tart, Texture: v.Texture})
+	}
 	lots, err := s.store.Lots(ctx, dayOf(s.now())-usedUpShown)
 	if err != nil {
 		return s.storeProblem(err, "lots")
@@ -87,6 +95,9 @@ func (s *server) learned(ctx context.Context, k *batch.Kitchen) error {
 			at.CentsPerKg = float64(l.PriceCents) / (l.Bought.Mass.Grams() / 1000)
 		}
 		k.Lots[l.ID] = at
+		for _, over := range leftOvers(l, dayOf(s.now())) {
+			k.Lots[batch.LeftOverID(l.ID, over.use)] = batch.LotAtHand{Name: "the " + over.What + " of " + l.Name, Kind: l.Kind, Left: over.left, Over: over.What}
+		}
 	}
 	return nil
 }

@@ -16,6 +16,7 @@ type planBody struct {
 	Jars         *jarsBody     `json:"jars"`
 	Fruit        *fruitBody    `json:"fruit"`
 	AmountNote   string        `json:"amountNote"`
+	MadeOf       string        `json:"madeOf" doc:"what was left over from another batch; empty: fruit"`
 	LotNote      string        `json:"lotNote" doc:"that the lots do not hold enough; empty where they do"`
 	Short        string        `json:"short" doc:"what the stock does not have; empty where it has all or was not counted"`
 	Counted      bool          `json:"counted" doc:"jars were counted, so that the fruit can be spread over them"`
@@ -23,6 +24,8 @@ type planBody struct {
 	CookUps      string        `json:"cookUps" doc:"how it goes through the cooking pots; empty where none is known"`
 	Preparing    string        `json:"preparing" doc:"how long the fruit takes to get ready; empty where it cannot be told"`
 	Liquid       *pourBody     `json:"liquid" doc:"null where the product brings its own"`
+	Shares       *sharesBody   `json:"shares" doc:"the varieties that it is blended of; null where none were said"`
+	Blendable    bool          `json:"blendable" doc:"varieties may be blended in it"`
 	Recipe       *recipeBody   `json:"recipe" doc:"what goes into the pot of fillings, sauces, butters, juices and spreads, with what there is to know"`
 	Canner       cannerBody    `json:"canner"`
 	Prepare      []string      `json:"prepare" nullable:"false"`
@@ -74,11 +77,12 @@ type JarBody struct {
 }
 
 type jarsBody struct {
-	Planned int    `json:"planned"`
-	Text    string `json:"text" doc:"5 quarts"`
-	Range   string `json:"range" doc:"empty where the cook gave the jars"`
-	Learned string `json:"learned" doc:"that it goes by the cook's own batches; empty where it does not"`
-	Ready   int    `json:"ready" doc:"how many to have ready"`
+	Planned int            `json:"planned"`
+	Text    string         `json:"text" doc:"5 quarts"`
+	Sizes   []FilledFields `json:"sizes" nullable:"false" doc:"of a batch in several sizes"`
+	Range   string         `json:"range" doc:"empty where the cook gave the jars"`
+	Learned string         `json:"learned" doc:"that it goes by the cook's own batches; empty where it does not"`
+	Ready   int            `json:"ready" doc:"how many to have ready"`
 }
 
 type fruitBody struct {
@@ -115,15 +119,51 @@ type recipeBody struct {
 	Acid        string        `json:"acid" doc:"the ingredient that may never be reduced"`
 }
 
-type spotBody struct {
-	XCm float64 `json:"xCm"`
-	YCm float64 `json:"yCm"`
+// placedBody is a jar where it stands in the canner, from the middle.
+type placedBody struct {
+	JarID      string  `json:"jarId"`
+	One        string  `json:"one"`
+	DiameterCm float64 `json:"diameterCm"`
+	XCm        float64 `json:"xCm"`
+	YCm        float64 `json:"yCm"`
+}
+
+// tierBody is the jars of one tier.
+type tierBody struct {
+	Jars []placedBody `json:"jars" nullable:"false"`
 }
 
 type loadBody struct {
-	Jars  int        `json:"jars"`
-	Text  string     `json:"text"`
-	Spots []spotBody `json:"spots" nullable:"false"`
+	Jars    int        `json:"jars"`
+	Text    string     `json:"text" doc:"6 quarts and 2 pints"`
+	Minutes int        `json:"minutes" doc:"its own time, the longest of its jars; 0 where there is none"`
+	Mixed   bool       `json:"mixed" doc:"jars of several sizes: the longest time rules"`
+	Tiers   []tierBody `json:"tiers" nullable:"false" doc:"from below"`
+}
+
+// loadOfferBody is another way to load, with the sentence that takes it.
+type loadOfferBody struct {
+	Text    string       `json:"text"`
+	Request *requestBody `json:"request" doc:"null where there is nothing to change"`
+}
+
+// sideJar is a jar as it is seen from the side of the canner.
+type sideJar struct {
+	XCm        float64 `json:"xCm" doc:"of its middle, from the middle"`
+	FootCm     float64 `json:"footCm" doc:"over the bottom"`
+	DiameterCm float64 `json:"diameterCm"`
+	HeightCm   float64 `json:"heightCm"`
+}
+
+type shareBody struct {
+	Name   string `json:"name"`
+	Amount string `json:"amount"`
+	Note   string `json:"note" doc:"how it cooks, by the cook's notes"`
+}
+
+type sharesBody struct {
+	Parts []shareBody `json:"parts" nullable:"false"`
+	Taste string      `json:"taste" doc:"of all together; empty where not all are known"`
 }
 
 // waterLevels is the water of a load, before and after the jars go in.
@@ -137,21 +177,22 @@ type waterLevels struct {
 }
 
 type cannerBody struct {
-	ID         string       `json:"id" doc:"of the kitchen's own; empty for the usual one"`
-	Name       string       `json:"name"`
-	DiameterCm float64      `json:"diameterCm" doc:"0 for a rectangular one"`
-	LengthCm   float64      `json:"lengthCm"`
-	WidthCm    float64      `json:"widthCm"`
-	DepthCm    float64      `json:"depthCm"`
-	RackCm     float64      `json:"rackCm"`
-	Size       string       `json:"size" doc:"31.5 cm, or 50 by 30 cm"`
-	Water      *waterLevels `json:"water" doc:"of the first load; null in steam and where there is no load"`
-	Capacity   int          `json:"capacity"`
-	Text       string       `json:"text" doc:"2 loads of 5 quarts"`
-	Offers     []string     `json:"offers" nullable:"false" doc:"other ways to load: another pot, two tiers, what is over in the next batch"`
-	After      string       `json:"after" doc:"what to do when the time is up"`
-	Note       string       `json:"note" doc:"why it does not take these jars"`
-	Loads      []loadBody   `json:"loads" nullable:"false"`
+	ID         string          `json:"id" doc:"of the kitchen's own; empty for the usual one"`
+	Name       string          `json:"name"`
+	DiameterCm float64         `json:"diameterCm" doc:"0 for a rectangular one"`
+	LengthCm   float64         `json:"lengthCm"`
+	WidthCm    float64         `json:"widthCm"`
+	DepthCm    float64         `json:"depthCm"`
+	RackCm     float64         `json:"rackCm"`
+	Size       string          `json:"size" doc:"31.5 cm, or 50 by 30 cm"`
+	Water      *waterLevels    `json:"water" doc:"of the first load; null in steam and where there is no load"`
+	Capacity   int             `json:"capacity"`
+	Text       string          `json:"text" doc:"2 loads of 5 quarts"`
+	Offers     []loadOfferBody `json:"offers" nullable:"false" doc:"other ways to load: another pot, two tiers, what is over in the next batch"`
+	Side       []sideJar       `json:"side" nullable:"false" doc:"the first load as it is seen from the side"`
+	After      string          `json:"after" doc:"what to do when the time is up"`
+	Note       string          `json:"note" doc:"why it does not take these jars"`
+	Loads      []loadBody      `json:"loads" nullable:"false"`
 }
 
 type costLine struct {

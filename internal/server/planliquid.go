@@ -58,10 +58,8 @@ func pourAnswer(plan batch.Plan, in scale) *pourBody {
 				measure.KitchenCups(pub.WaterCups), measure.KitchenCups(pub.SugarCups), pub.ForLoad)
 		}
 	case p.InJar != nil:
-		b.Measures = append(b.Measures,
-			in.measured("sugar in each jar", p.InJar.Sugar.Kitchen, measure.Grams(p.InJar.Sugar.Grams).Text(in.units)),
-			in.measured("hot water in each jar, about", p.InJar.Water.Kitchen, measure.Litres(p.InJar.Water.Litres()).Text(measure.Metric)))
-		b.Notes = append(b.Notes, fmt.Sprintf("At most %s of sugar dissolve in the liquid of a %s.", measure.KitchenCups(p.InJar.MostGrams/syrup.SugarPerCup), plan.Jar.One))
+		b.inJars(plan, in)
+		b.Notes = append(b.Notes, fmt.Sprintf("At most %s of sugar dissolve in the liquid of a %s.", measure.KitchenCups(p.InJar.MostGrams/syrup.SugarPerCup*plan.ShareOf(plan.Jar)), plan.Jar.One))
 		b.Total, b.Spare = litres(p.InJar.Water.Litres()*float64(plan.Jars.Planned))+" of water", "sugar first, then fruit, then water"
 	case p.Juice != nil:
 		b.juice(p, in)
@@ -74,6 +72,24 @@ func pourAnswer(plan batch.Plan, in scale) *pourBody {
 	}
 	b.CutOut = cutOutText(p)
 	return b
+}
+
+// inJars says what sugar and water go into a jar, or into a jar of each size.
+func (b *pourBody) inJars(plan batch.Plan, in scale) {
+	p := plan.Pour.InJar
+	say := func(jar string, share float64) {
+		sugar, water := measure.Grams(p.Sugar.Grams*share), p.Water.Litres()*share
+		b.Measures = append(b.Measures,
+			in.measured("sugar in each "+jar, measure.KitchenCups(p.Sugar.Cups*share), sugar.Text(in.units)),
+			in.measured("hot water in each "+jar+", about", measure.KitchenCups(p.Water.Cups*share), measure.Litres(water).Text(measure.Metric)))
+	}
+	if len(plan.Sizes) < 2 {
+		say("jar", 1)
+		return
+	}
+	for _, s := range plan.Sizes {
+		say(s.Jar.One, plan.ShareOf(s.Jar))
+	}
 }
 
 // juice says what to top own juice up with, and how much is short without.

@@ -19,16 +19,18 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	b := planBody{
 		Status: string(p.Status), ProductName: p.Name, Headline: batch.Headline(p.Query, p.Name), Request: filledIn(r, p),
 		Missing: []missingBody{}, Reasons: reasonBodies(p.Verdict.Reasons), Alternatives: []offerBody{},
-		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote, LotNote: p.LotNote, Short: p.Short, Counted: k.Stock.Counted(), Preparing: preparingText(p.Preparing),
+		Instead: insteadBodies(p.Verdict.Instead), Jar: jarAnswer(p.Jar), AmountNote: p.AmountNote, MadeOf: p.MadeOf, LotNote: p.LotNote, Short: p.Short, Counted: k.Stock.Counted(), Preparing: preparingText(p.Preparing),
 		Prepare: notNil(p.Prepare), InEachJar: notNil(p.InEachJar), Cautions: cautionBodies(p.Cautions),
 	}
 	for _, m := range p.Missing {
 		b.Missing = append(b.Missing, missingBody{m.Field, m.Text})
 	}
 	for _, a := range p.Verdict.Alternatives {
-		b.Alternatives = append(b.Alternatives, offerBody{batch.Label(p.Query, a), a.Minutes, requestOf(r.Instead(a))})
+		b.Alternatives = append(b.Alternatives, offerBody{batch.Label(p.Query, a), a.Minutes, requestOf(p.Instead(r, a))})
 	}
 	b.Costs = costsAnswer(p, units)
+	b.Shares = sharesAnswer(p.Shares, units)
+	b.Blendable = batch.Blendable(p.Query.Product)
 	if p.CookUps != nil {
 		b.CookUps = p.CookUps.Text(units)
 	}
@@ -51,7 +53,7 @@ func planAnswer(r batch.Request, p batch.Plan, k batch.Kitchen) planBody {
 	if p.Recipe != nil {
 		b.Recipe = recipeAnswer(p, scale)
 	}
-	b.Canner = cannerAnswer(p, units)
+	b.Canner = cannerAnswer(r, p, units)
 	b.Why = []whyBody{}
 	for _, w := range p.Why(units) {
 		b.Why = append(b.Why, whyBody(w))
@@ -128,6 +130,9 @@ func bandText(b guide.Band, units measure.System) string {
 
 // acidOf names the acid for this very batch where the recipe was scaled to it.
 func acidOf(p batch.Plan, units measure.System) string {
+	if by := p.AcidBySize(); by != "" {
+		return by
+	}
 	if p.Recipe == nil || !p.Recipe.Scaled {
 		return acidText(p.Verdict.Tested.Acid)
 	}
@@ -166,7 +171,7 @@ func costsAnswer(p batch.Plan, units measure.System) *costsBody {
 	}
 	b := &costsBody{PerJar: measure.Money(c.PerJar), PerLitre: measure.Money(c.PerLitre) + " a litre", Lines: []costLine{}}
 	switch {
-	case units == measure.US && p.Jar.Capacity == measure.Quart:
+	case units == measure.US && p.Jar.Capacity == measure.Quart && len(p.Sizes) < 2:
 		b.PerLitre = "" // the jar is the quart
 	case units == measure.US:
 		b.PerLitre = measure.Money(c.PerLitre*measure.Quart.Litres()) + " a quart"
@@ -178,7 +183,11 @@ func costsAnswer(p batch.Plan, units measure.System) *costsBody {
 		b.Missing = "Not counted, since no price was said: " + strings.Join(c.Missing, ", ") + "."
 	}
 	if c.Bought > 0 {
-		b.Against = "A bought " + p.Jar.One + " would be " + measure.Money(c.Bought) + "."
+		one := p.Jar.One
+		if len(p.Sizes) > 1 {
+			one = "jar of as much"
+		}
+		b.Against = "A bought " + one + " would be " + measure.Money(c.Bought) + "."
 	}
 	return b
 }
@@ -200,7 +209,13 @@ func preparingText(p *batch.Preparing) string {
 
 func jarsAnswer(p batch.Plan) *jarsBody {
 	j := p.Jars
-	b := &jarsBody{Planned: j.Planned, Text: p.Jar.Count(j.Planned), Ready: j.High}
+	b := &jarsBody{Planned: j.Planned, Text: p.JarsText(), Ready: j.High, Sizes: []FilledFields{}}
+	for _, s := range p.Sizes {
+		b.Sizes = append(b.Sizes, FilledFields{string(s.Jar.ID), s.Count})
+	}
+	if len(p.Sizes) > 0 && j.High > j.Planned {
+		b.Range = "Have " + batch.FilledText(p.Ready()) + " ready: the fruit may give more"
+	}
 	switch {
 	case j.Batches == 1:
 		b.Learned = "by the guide and one batch of yours"
@@ -247,19 +262,25 @@ func bandShort(b guide.Band, units measure.System) string {
 	return s
 }
 
-func cannerAnswer(p batch.Plan, units measure.System) cannerBody {
+func cannerAnswer(r batch.Request, p batch.Plan, units measure.System) cannerBody {
 	pot := p.Pot
 	b := cannerBody{
 		ID: p.Canner.ID, Name: pot.Name, DiameterCm: pot.Diameter.Centimetres(), LengthCm: pot.Length.Centimetres(), WidthCm: pot.Width.Centimetres(),
 		DepthCm: pot.Depth.Centimetres(), RackCm: pot.Rack.Centimetres(), Size: potSize(pot, units),
-		After: p.After, Offers: notNil(p.LoadOffers), Capacity: p.Capacity, Note: p.PotNote, Loads: []loadBody{},
+		After: p.After, Offers: []loadOfferBody{}, Capacity: p.Capacity, Note: p.PotNote, Loads: loadBodies(p.Loads), Side: []sideJar{},
 	}
-	for _, l := range p.Loads {
-		body := loadBody{Jars: l.Jars, Text: p.Jar.Count(l.Jars), Spots: []spotBody{}}
-		for _, s := range l.Spots {
-			body.Spots = append(body.Spots, spotBody{rounded(s.XCm, 2), rounded(s.YCm, 2)})
+	for _, o := range p.LoadOffers {
+		body := loadOfferBody{Text: o.Text}
+		if o.Canner != "" || o.Tiers > 0 {
+			taking := requestOf(r.Taking(o))
+			body.Request = &taking
 		}
-		b.Loads = append(b.Loads, body)
+		b.Offers = append(b.Offers, body)
+	}
+	if len(p.Loads) > 0 {
+		for _, j := range p.Pot.FromTheSide(p.Loads[0].Tiers) {
+			b.Side = append(b.Side, sideJar{rounded(j.XCm, 2), rounded(j.Foot.Centimetres(), 2), j.Jar.Diameter.Centimetres(), j.Jar.Height.Centimetres()})
+		}
 	}
 	b.Text = loadsText(p)
 	if w := p.Water; w != nil {
@@ -299,17 +320,19 @@ func loadsText(p batch.Plan) string {
 	case n == 0:
 		return ""
 	case n == 1:
-		return "1 load of " + p.Jar.Count(p.Loads[0].Jars)
-	case p.Loads[0].Jars == p.Loads[n-1].Jars:
-		return fmt.Sprintf("%d loads of %s", n, p.Jar.Count(p.Loads[0].Jars))
+		return "1 load of " + batch.FilledText(p.Loads[0].Jars)
+	case len(p.Sizes) > 1:
+		return fmt.Sprintf("%d loads, %s in all", n, p.JarsText())
+	case p.Loads[0].Count() == p.Loads[n-1].Count():
+		return fmt.Sprintf("%d loads of %s", n, batch.FilledText(p.Loads[0].Jars))
 	}
 	large := 0
 	for _, l := range p.Loads {
-		if l.Jars == p.Loads[0].Jars {
+		if l.Count() == p.Loads[0].Count() {
 			large++
 		}
 	}
-	return fmt.Sprintf("%d loads: %d of %s, %d of %d", n, large, p.Jar.Count(p.Loads[0].Jars), n-large, p.Loads[n-1].Jars)
+	return fmt.Sprintf("%d loads: %d of %s, %d of %d", n, large, batch.FilledText(p.Loads[0].Jars), n-large, p.Loads[n-1].Count())
 }
 
 func notNil(s []string) []string {

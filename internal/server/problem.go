@@ -57,5 +57,16 @@ func (s *server) storeProblem(err error, what string) error {
 		return huma.Error409Conflict("What was left over from it is in another batch. Open that one again first.")
 	}
 	s.log.Error("the store failed", "what", what, "error", err)
+	if text, ok := faultWords[store.FaultOf(err)]; ok {
+		return huma.Error503ServiceUnavailable("The " + what + " could not be kept or read: " + text + " Nothing was changed.")
+	}
 	return huma.Error500InternalServerError("The " + what + " could not be kept or read: the file did not answer. Nothing was changed.")
+}
+
+var faultWords = map[store.Fault]string{
+	store.Full:      "the disk is full. Make room on it and try again.",
+	store.Held:      "another program holds the file. Close that one, or try again in a moment.",
+	store.ReadOnly:  "the file, or the folder that it is in, may not be written. Give this program the right to.",
+	store.Unreached: "the disk does not answer. Is it still connected?",
+	store.Damaged:   "the file is damaged. Put the newest backup back: mellisca restore.",
 }

@@ -30,6 +30,9 @@ type requestBody struct {
 	Form      string     `json:"form" required:"false" maxLength:"60"`
 	Pack      string     `json:"pack" maxLength:"60"`
 	Jar       string     `json:"jar" maxLength:"60"`
+	Sizes     string     `json:"sizes" required:"false" maxLength:"200" doc:"the jars, where they are of several sizes: 5 quarts, 3 pints"`
+	Tiers     int        `json:"tiers" required:"false" minimum:"0" maximum:"2" doc:"of jars in the canner; one where left out"`
+	Varieties string     `json:"varieties" required:"false" maxLength:"400" doc:"that a sauce, filling or juice is blended of, by share: 2 Mill Sweeting, 1 Russet"`
 	Method    string     `json:"method" required:"false" maxLength:"60"`
 	Thickener string     `json:"thickener" required:"false" maxLength:"60"`
 	Altitude  string     `json:"altitude" required:"false" maxLength:"200" doc:"as typed; the kitchen's where left out"`
@@ -54,7 +57,7 @@ func (b requestBody) request() (batch.Request, error) {
 		return batch.Request{}, batch.Problems{{Field: "blend", Given: b.Blend, Text: err.Error() + "."}}
 	}
 	return batch.Request{
-		Blend: blend, Dilute: b.Dilute, Canner: b.Canner, Lots: b.Lots,
+		Blend: blend, Dilute: b.Dilute, Canner: b.Canner, Lots: b.Lots, Sizes: b.Sizes, Tiers: b.Tiers, Varieties: b.Varieties,
 		Conditions: guide.Conditions{Acid: guide.AcidState(b.Acid), Fruit: guide.FruitState(b.Fruit), Jars: guide.JarState(b.Jars), Extras: extras},
 		Product:    b.Product, Source: b.Source, Kind: guide.Kind(b.Kind), Form: guide.Form(b.Form), Pack: guide.Pack(b.Pack), Jar: jar.ID(b.Jar),
 		Method: guide.Method(b.Method), Thickener: guide.Thickener(b.Thickener), Altitude: b.Altitude, Amount: b.Amount,
@@ -69,7 +72,7 @@ func (b requestBody) request() (batch.Request, error) {
 func requestOf(r batch.Request) requestBody {
 	return requestBody{
 		Product: r.Product, Source: r.Source, Kind: string(r.Kind), Form: string(r.Form), Pack: string(r.Pack), Jar: string(r.Jar), Method: string(r.Method),
-		Blend: r.Blend.String(), Dilute: r.Dilute, Canner: r.Canner, Lots: r.Lots,
+		Blend: r.Blend.String(), Dilute: r.Dilute, Canner: r.Canner, Lots: r.Lots, Sizes: r.Sizes, Tiers: r.Tiers, Varieties: r.Varieties,
 		Thickener: string(r.Thickener), Altitude: r.Altitude, Amount: r.Amount, Liquid: liquidOf(r.Liquid),
 		Acid: string(r.Acid), Fruit: string(r.Conditions.Fruit), Jars: string(r.Jars), Extras: r.Extras.String(),
 	}

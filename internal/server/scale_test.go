@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 	"database/sql"
+	"encoding/json"
 	"fmt"
 	"io"
 	"log/slog"
@@ -18,8 +19,9 @@ import (
 	"mellisca/internal/store"
 )
 
-// seasonsServer serves a file of 20,000 lots and batches.
-func seasonsServer(b *testing.B) http.Handler {
+// filledServer serves a file that is filled with a script of the store's tests, a statement
+// at a time; ?1 in it stands for n.
+func filledServer(b *testing.B, script string, n int) http.Handler {
 	b.Helper()
 	path := filepath.Join(b.TempDir(), "m.db")
 	st, err := store.Open(context.Background(), path)
@@ -27,7 +29,7 @@ func seasonsServer(b *testing.B) http.Handler {
 		b.Fatal(err)
 	}
 	b.Cleanup(func() { st.Close() })
-	seasons, err := os.ReadFile("../store/testdata/seasons.sql")
+	raw, err := os.ReadFile("../store/testdata/" + script)
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -37,8 +39,10 @@ func seasonsServer(b *testing.B) http.Handler {
 	}
 	defer db.Close()
 	db.SetMaxOpenConns(1)
-	if _, err := db.Exec(string(seasons)); err != nil {
-		b.Fatal(err)
+	for _, statement := range strings.SplitAfter(string(raw), ";\n") {
+		if _, err := db.Exec(strings.ReplaceAll(statement, "?1", fmt.Sprint(n))); err != nil {
+			b.Fatal(err)
+		}
 	}
 	return New(Options{Store: st, Now: func() time.Time { return noon }, Log: slog.New(slog.NewTextHandler(io.Discard, nil)), Assets: fstest.MapFS{}})
 }
@@ -54,7 +58,7 @@ func BenchmarkSeasons(b *testing.B) {
 			b.Fatal(status, answer)
 		}
 	}
-	many := seasonsServer(b)
+	many := filledServer(b, "seasons.sql", 0) // 20,000 lots and batches
 	const plan = `{"product":"peaches","pack":"hot","jar":"quart","amount":"20 lb","altitude":"3480 ft"}`
 	for _, c := range []struct{ name, method, path, body string }{
 		{"fruit", "GET", "/api/fruit", ""}, {"plan", "POST", "/api/plan", plan}, {"closings", "GET", "/api/closings", ""}, {"batches", "GET", "/api/batches", ""},
@@ -76,6 +80,49 @@ func BenchmarkSeasons(b *testing.B) {
 				took[h.name] = float64(b.Elapsed().Nanoseconds()) / float64(b.N)
 				if took["few"] > 0 && h.name == "many" {
 					b.ReportMetric(took["many"]/took["few"], "×few")
+				}
+			})
+		}
+	}
+}
+
+// BenchmarkThirtyYears opens the shelf, finds a jar and takes one, among 12,000 jars that
+// are all still there and among those of which 600 are; the ratio of the two is reported.
+func BenchmarkThirtyYears(b *testing.B) {
+	few, many := filledServer(b, "jars.sql", 0), filledServer(b, "jars.sql", 1)
+	undo := map[string]int{} // the line to take back, by the server
+	for _, c := range []struct{ name, path string }{{"open", "/api/shelf"}, {"find", "/api/shelf/jars?q=peaches+11999"}, {"list", "/api/shelf/jars?skip=300"}, {"round", "/api/shelf/round"}, {"take", ""}} {
+		took := map[string]float64{}
+		for _, h := range []struct {
+			name string
+			http.Handler
+		}{{"600", few}, {"12000", many}} {
+			b.Run(c.name+"/"+h.name, func(b *testing.B) {
+				for range b.N {
+					r := httptest.NewRequest("GET", "http://localhost"+c.path, nil)
+					if c.path == "" { // taken, and taken back, in turn
+						body := `{"act":"opened"}`
+						if undo[h.name] > 0 {
+							body = fmt.Sprintf(`{"act":"undone","last":%d}`, undo[h.name])
+						}
+						r = httptest.NewRequest("POST", "http://localhost/api/shelf/jars/jar-011999/tell", strings.NewReader(body))
+						r.Header.Set("Content-Type", "application/json")
+					}
+					w := httptest.NewRecorder()
+					if h.ServeHTTP(w, r); w.Code != 200 {
+						b.Fatal(w.Code, w.Body.String())
+					}
+					if c.path == "" {
+						var jar struct{ Undo int }
+						if err := json.Unmarshal(w.Body.Bytes(), &jar); err != nil {
+							b.Fatal(err)
+						}
+						undo[h.name] = jar.Undo
+					}
+				}
+				took[h.name] = float64(b.Elapsed().Nanoseconds()) / float64(b.N)
+				if took["600"] > 0 && h.name == "12000" {
+					b.ReportMetric(took["12000"]/took["600"], "×600")
 				}
 			})
 		}

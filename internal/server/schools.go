@@ -50,7 +50,7 @@ func (s *server) registerSchools(api huma.API) {
 		OperationID: "first", Method: "GET", Path: "/api/first", Errors: []int{422}, Summary: "The sentence that a new batch starts from, by the kitchen's schools and jars",
 	}, func(ctx context.Context, in *struct {
 		Product string `query:"product" maxLength:"60" default:"peaches"`
-		Lot     string `query:"lot" maxLength:"40" doc:"the id of a lot, to begin with all that is left of it"`
+		Lot     string `query:"lot" maxLength:"90" doc:"the id of a lot or of what is left over from it, to begin with all that is left of it"`
 	}) (*struct{ Body requestBody }, error) {
 		if _, ok := guide.FindProduct(guide.Product(in.Product)); !ok {
 			return nil, unprocessable([]error{field("query.product", "That is not a product of the catalogue.", in.Product)})
@@ -60,8 +60,12 @@ func (s *server) registerSchools(api huma.API) {
 			return nil, err
 		}
 		r := batch.First(guide.Product(in.Product), k)
-		if _, ok := k.Lots[in.Lot]; ok {
-			r.Lots, r.Amount = in.Lot, "all of it"
+		if l, ok := k.Lots[in.Lot]; ok {
+			if r.Lots = in.Lot; l.Over == "" {
+				r.Amount = "all of it"
+			} else {
+				r.Amount = "4 jars"
+			}
 		}
 		return &struct{ Body requestBody }{requestOf(r)}, nil
 	})

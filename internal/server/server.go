@@ -13,6 +13,7 @@ import (
 	"io/fs"
 	"log/slog"
 	"net/http"
+	"os"
 	"sync"
 	"time"
 
@@ -23,15 +24,23 @@ import (
 
 	"mellisca/core/batch"
 	"mellisca/core/canner"
+	"mellisca/internal/device"
+	"mellisca/internal/live"
 	"mellisca/internal/store"
 )
 
-// Options is what a server needs. All fields are required.
+// Options is what a server needs.
 type Options struct {
-	Store  *store.Store
-	Assets fs.FS // the built front end, with index.html at its root
-	Now    func() time.Time
-	Log    *slog.Logger
+	Store   *store.Store
+	Assets  fs.FS // the built front end, with index.html at its root
+	Now     func() time.Time
+	Log     *slog.Logger
+	Stove   *live.Stove         // what is on the hob
+	Clock   device.Clock        // by which practice and devices go
+	Ending  <-chan struct{}     // closed when the server ends, so that live pages let go; may be nil
+	Beat    time.Duration       // between what open pages are told of the hob; 0: a second
+	Printer device.LabelPrinter // of labels; nil: one that keeps what it would print
+	Folder  string              // of the records, where what was kept before a restore stays; empty: one for passing files
 }
 
 type server struct {
@@ -39,6 +48,17 @@ type server struct {
 	now   func() time.Time
 	log   *slog.Logger
 	memo  *canner.Memo // places in the kitchen's pots
+
+	stove    *live.Stove
+	clock    device.Clock
+	practice practising
+	scales   scales
+	shared   sharedMoment
+	ending   <-chan struct{}
+	beat     time.Duration
+
+	printer device.LabelPrinter
+	folder  string
 
 	learning  sync.Mutex // guards what was learned
 	ways      map[batch.Way]batch.Seen
@@ -51,10 +71,22 @@ const mostBody = 64 << 10
 
 // New puts the server together.
 func New(o Options) http.Handler {
-	s := &server{store: o.Store, now: o.Now, log: o.Log, memo: &canner.Memo{}}
+	s := &server{store: o.Store, now: o.Now, log: o.Log, memo: &canner.Memo{}, stove: o.Stove, clock: o.Clock, ending: o.Ending, beat: o.Beat, folder: o.Folder}
+	if s.printer = o.Printer; s.printer == nil {
+		s.printer = &device.PaperlessPrinter{}
+	}
+	if s.folder == "" {
+		s.folder = os.TempDir()
+	}
+	if s.beat == 0 {
+		s.beat = beat
+	}
 	r := chi.NewRouter()
 	r.Use(s.recoverer, ownHostOnly, secureHeaders, sameOriginOnly().Handler, limitBody)
 	s.register(newAPI(r))
+	r.Get("/api/stove/events", s.events(hob{"/api/stove", func() *live.Stove { return s.stove }, func() *live.Practice { return nil }}))
+	r.Get("/api/practice/events", s.events(hob{"/api/practice", s.practiceStove, s.practiceNow}))
+	r.Post("/api/files/restore", s.restore)
 	r.NotFound(notFound)
 	r.MethodNotAllowed(methodNotAllowed)
 	r.With(middleware.Compress(5)).Get("/*", assets(o.Assets))
@@ -87,6 +119,16 @@ func (s *server) register(api huma.API) {
 	s.registerClosings(api)
 	s.registerStock(api)
 	s.registerReady(api)
+	s.registerStove(api)
+	s.registerTray(api)
+	s.registerShelf(api)
+	s.registerTrace(api)
+	s.registerWants(api)
+	s.registerBench(api)
+	s.registerLabels(api)
+	s.registerPaper(api)
+	s.registerFiles(api)
+	s.registerFromBatch(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

@@ -14,6 +14,8 @@ import (
 	"testing/fstest"
 	"time"
 
+	"mellisca/internal/device"
+	"mellisca/internal/live"
 	"mellisca/internal/store"
 )
 
@@ -21,13 +23,24 @@ var noon = time.Date(2026, 8, 14, 12, 0, 0, 0, time.UTC)
 
 func testServer(t testing.TB) http.Handler {
 	t.Helper()
+	return testServerAt(t, func() time.Time { return noon })
+}
+
+// testServerAt is a server that goes by a clock of the test's own.
+func testServerAt(t testing.TB, now func() time.Time) http.Handler {
+	t.Helper()
 	st, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "m.db"))
 	if err != nil {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { st.Close() })
+	clock := device.NewQuick(device.NewMachine(), 0)
+	stove, err := live.New(context.Background(), store.Stove{Store: st}, clock)
+	if err != nil {
+		t.Fatal(err)
+	}
 	return New(Options{
-		Store: st, Now: func() time.Time { return noon }, Log: slog.New(slog.NewTextHandler(io.Discard, nil)),
+		Stove: stove, Clock: clock, Store: st, Now: now, Log: slog.New(slog.NewTextHandler(io.Discard, nil)),
 		Assets: fstest.MapFS{"index.html": {Data: []byte("<!doctype html>")}, "assets/a-123.js": {Data: []byte("1")}},
 	})
 }

@@ -21,7 +21,7 @@ type importedBody struct {
 	Sources []sourceBodyFull `json:"sources" nullable:"false"`
 }
 
-// fileOutput is a file to be kept.
+// fileOutput is a file to be kept or printed.
 type fileOutput struct {
 	ContentType string `header:"Content-Type"`
 	Disposition string `header:"Content-Disposition"`

@@ -8,7 +8,6 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"mellisca/core/batch"
-	"mellisca/core/fruit"
 	"mellisca/core/jar"
 	"mellisca/core/measure"
 )
@@ -32,28 +31,13 @@ type stockBody struct {
 	Mouths []ClosureFields `json:"mouths" maxItems:"2" nullable:"false"`
 }
 
-type placedBody struct {
-	JarID      string  `json:"jarId"`
-	One        string  `json:"one"`
-	DiameterCm float64 `json:"diameterCm"`
-	XCm        float64 `json:"xCm"`
-	YCm        float64 `json:"yCm"`
-}
-
-type mixedLoadBody struct {
-	Text    string       `json:"text" doc:"6 quarts and 2 pints"`
-	Minutes int          `json:"minutes"`
-	Mixed   bool         `json:"mixed" doc:"jars of several kinds: the longest time rules"`
-	Placed  []placedBody `json:"placed" nullable:"false"`
-}
-
 type spreadBody struct {
-	OK      bool            `json:"ok" doc:"false where jars were not counted, or none can be used"`
-	Text    string          `json:"text"`
-	Left    string          `json:"left" doc:"for the refrigerator; empty where nothing is over"`
-	Minutes int             `json:"minutes"`
-	Loads   []mixedLoadBody `json:"loads" nullable:"false"`
-	Canner  cannerBody      `json:"canner"`
+	OK      bool       `json:"ok" doc:"false where jars were not counted, or none can be used"`
+	Text    string     `json:"text"`
+	Left    string     `json:"left" doc:"for the refrigerator; empty where nothing is over"`
+	Minutes int        `json:"minutes"`
+	Loads   []loadBody `json:"loads" nullable:"false"`
+	Canner  cannerBody `json:"canner"`
 }
 
 func (s *server) registerStock(api huma.API) {
@@ -94,7 +78,7 @@ func (s *server) registerStock(api huma.API) {
 		if errors.As(err, &ps) {
 			return nil, bodyProblems(ps, "body.request.")
 		}
-		return &struct{ Body spreadBody }{spreadAnswer(spread, ok, p, units)}, err
+		return &struct{ Body spreadBody }{spreadAnswer(spread, ok, r, p, units)}, err
 	})
 }
 
@@ -143,33 +127,27 @@ func (b stockBody) read() (batch.Stock, []error) {
 	return st, problems
 }
 
-func spreadAnswer(s batch.Spread, ok bool, p batch.Plan, units measure.System) spreadBody {
-	b := spreadBody{OK: ok, Minutes: s.Minutes, Loads: []mixedLoadBody{}, Canner: cannerAnswer(p, units), Text: filledText(s.Jars)}
+func spreadAnswer(s batch.Spread, ok bool, r batch.Request, p batch.Plan, units measure.System) spreadBody {
+	b := spreadBody{OK: ok, Minutes: s.Minutes, Loads: loadBodies(s.Loads), Canner: cannerAnswer(r, p, units), Text: batch.FilledText(s.Jars)}
 	if s.Left > 0 {
 		b.Left = s.Left.Rough(units)
-	}
-	for _, l := range s.Loads {
-		body := mixedLoadBody{Text: filledText(l.Jars), Minutes: l.Minutes, Mixed: len(l.Jars) > 1, Placed: []placedBody{}}
-		for _, in := range l.Placed {
-			body.Placed = append(body.Placed, placedBody{string(in.Jar.ID), in.Jar.One, in.Jar.Diameter.Centimetres(), rounded(in.XCm, 2), rounded(in.YCm, 2)})
-		}
-		b.Loads = append(b.Loads, body)
 	}
 	return b
 }
 
-// filledText joins jars: "6 quarts and 2 pints".
-func filledText(jars []fruit.Filled) string {
-	text := ""
-	for i, f := range jars {
-		switch {
-		case i == 0:
-		case i == len(jars)-1:
-			text += " and "
-		default:
-			text += ", "
+// loadBodies are loads with every jar in its place.
+func loadBodies(loads []batch.Load) []loadBody {
+	all := []loadBody{}
+	for _, l := range loads {
+		body := loadBody{Jars: l.Count(), Text: batch.FilledText(l.Jars), Minutes: l.Minutes, Mixed: l.Mixed(), Tiers: []tierBody{}}
+		for _, t := range l.Tiers {
+			tier := tierBody{Jars: []placedBody{}}
+			for _, in := range t {
+				tier.Jars = append(tier.Jars, placedBody{string(in.Jar.ID), in.Jar.One, in.Jar.Diameter.Centimetres(), rounded(in.XCm, 2), rounded(in.YCm, 2)})
+			}
+			body.Tiers = append(body.Tiers, tier)
 		}
-		text += f.Jar.Count(f.Count)
+		all = append(all, body)
 	}
-	return text
+	return all
 }

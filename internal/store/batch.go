@@ -26,7 +26,7 @@ type Batch struct {
 const batchColumns = `id, version, note, product, kind, form, pack, jar, method, thickener, altitude, amount,
 	liquid_kind, liquid_strength, liquid_brix, liquid_water_parts, liquid_sugar_parts, liquid_sweetener,
 	acid, fruit_state, jar_state, extras, source,
-	blend, liquid_gallon_cups, liquid_sugar, liquid_have, liquid_cores, dilute, canner, lots, created_at_ms, updated_at_ms`
+	blend, liquid_gallon_cups, liquid_sugar, liquid_have, liquid_cores, dilute, canner, lots, sizes, tiers, varieties, created_at_ms, updated_at_ms`
 
 func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 	var b Batch
@@ -36,7 +36,7 @@ func scanBatch(row interface{ Scan(...any) error }) (Batch, error) {
 	err := row.Scan(&b.ID, &b.Version, &b.Note, &r.Product, &r.Kind, &r.Form, &r.Pack, &r.Jar, &r.Method, &r.Thickener, &r.Altitude, &r.Amount,
 		&l.Kind, &l.Strength, &l.Brix, &l.WaterParts, &l.SugarParts, &l.Sweetener,
 		&r.Acid, &r.Conditions.Fruit, &r.Jars, &r.Extras, &r.Source,
-		&blend, &l.GallonCups, &l.Sugar, &l.Have, &l.Cores, &r.Dilute, &r.Canner, &r.Lots, &created, &updated)
+		&blend, &l.GallonCups, &l.Sugar, &l.Have, &l.Cores, &r.Dilute, &r.Canner, &r.Lots, &r.Sizes, &r.Tiers, &r.Varieties, &created, &updated)
 	if err == nil {
 		r.Blend, err = guide.ParseBlend(blend)
 	}
@@ -49,7 +49,7 @@ func fields(r batch.Request) []any {
 	return []any{r.Product, r.Kind, r.Form, r.Pack, r.Jar, r.Method, r.Thickener, r.Altitude, r.Amount,
 		l.Kind, l.Strength, l.Brix, l.WaterParts, l.SugarParts, l.Sweetener,
 		r.Acid, r.Conditions.Fruit, r.Jars, int64(r.Extras), r.Source,
-		r.Blend.String(), l.GallonCups, l.Sugar, l.Have, l.Cores, r.Dilute, r.Canner, r.Lots}
+		r.Blend.String(), l.GallonCups, l.Sugar, l.Have, l.Cores, r.Dilute, r.Canner, r.Lots, r.Sizes, r.Tiers, r.Varieties}
 }
 
 // AddBatch saves a new batch and gives it its id, version 1.
@@ -108,7 +108,7 @@ func (s *Store) ChangeBatch(ctx context.Context, b Batch, now time.Time) (Batch,
 	res, err := s.write.ExecContext(ctx, `UPDATE batch SET note = ?, product = ?, kind = ?, form = ?, pack = ?, jar = ?, method = ?,
 		thickener = ?, altitude = ?, amount = ?, liquid_kind = ?, liquid_strength = ?, liquid_brix = ?, liquid_water_parts = ?,
 		liquid_sugar_parts = ?, liquid_sweetener = ?, acid = ?, fruit_state = ?, jar_state = ?, extras = ?, source = ?,
-		blend = ?, liquid_gallon_cups = ?, liquid_sugar = ?, liquid_have = ?, liquid_cores = ?, dilute = ?, canner = ?, lots = ?, updated_at_ms = ?, version = version + 1
+		blend = ?, liquid_gallon_cups = ?, liquid_sugar = ?, liquid_have = ?, liquid_cores = ?, dilute = ?, canner = ?, lots = ?, sizes = ?, tiers = ?, varieties = ?, updated_at_ms = ?, version = version + 1
 		WHERE id = ? AND version = ? AND deleted_at_ms IS NULL`, args...)
 	if err != nil {
 		return Batch{}, fmt.Errorf("changing a batch: %w", err)

@@ -19,8 +19,12 @@ type Closing struct {
 	Form           string
 	Pack           string
 	Fruit          measure.Mass
+	MadeOf         string         // what was left over from another batch; empty: fruit
 	Liquid         measure.Volume // that went into jars; 0: not said
+	LiquidLeft     measure.Volume // that was over
 	PrepareMinutes int
+	CookMinutes    int
+	FillMinutes    int
 	BoilMinutes    int
 	BoilFactor     float64 // of what was worked out; 0: not said
 	Note           string
@@ -37,11 +41,11 @@ type LotUse struct {
 }
 
 // newestClosings picks the newest so many.
-const newestClosings = `SELECT id FROM closing ORDER BY day DESC, rowid DESC LIMIT ?`
+const newestClosings = `SELECT id FROM closing ORDER BY day DESC, rowid DESC LIMIT ? OFFSET ?`
 
 const (
-	selectClosings = `SELECT id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten
-		FROM closing ORDER BY day DESC, rowid DESC LIMIT ?`
+	selectClosings = `SELECT id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten,
+		liquid_left_ul, cook_minutes, fill_minutes, made_of FROM closing ORDER BY day DESC, rowid DESC LIMIT ? OFFSET ?`
 	selectFilled      = `SELECT closing, jar, filled FROM closing_jar WHERE closing IN (` + newestClosings + `) ORDER BY rowid`
 	selectClosingLots = `SELECT closing, lot, id, of, what, mass_mg FROM lot_use WHERE closing IN (` + newestClosings + `) ORDER BY rowid`
 )
@@ -49,17 +53,18 @@ const (
 // EveryClosing is a limit that holds all of them.
 const EveryClosing = -1
 
-// Closings lists up to so many of them, newest first.
-func (s *Store) Closings(ctx context.Context, limit int) ([]Closing, error) {
+// Closings lists up to so many of them, newest first, after the first skip.
+func (s *Store) Closings(ctx context.Context, skip, limit int) ([]Closing, error) {
 	var all []Closing
 	at := map[string]int{}
 	err := s.each(ctx, selectClosings, func(row *sql.Rows) error {
 		var c Closing
-		err := row.Scan(&c.ID, &c.Batch, &c.Product, &c.Kind, &c.Form, &c.Pack, &c.Fruit, &c.Liquid, &c.PrepareMinutes, &c.BoilMinutes, &c.BoilFactor, &c.Note, &c.Day, &c.Forgotten)
+		err := row.Scan(&c.ID, &c.Batch, &c.Product, &c.Kind, &c.Form, &c.Pack, &c.Fruit, &c.Liquid, &c.PrepareMinutes, &c.BoilMinutes, &c.BoilFactor, &c.Note, &c.Day, &c.Forgotten,
+			&c.LiquidLeft, &c.CookMinutes, &c.FillMinutes, &c.MadeOf)
 		at[c.ID] = len(all)
 		all = append(all, c)
 		return err
-	}, limit)
+	}, limit, skip)
 	if err != nil {
 		return nil, err
 	}
@@ -73,7 +78,7 @@ func (s *Store) Closings(ctx context.Context, limit int) ([]Closing, error) {
 			all[i].Filled = append(all[i].Filled, fruit.Filled{Jar: j, Count: n})
 		}
 		return err
-	}, limit)
+	}, limit, skip)
 	if err != nil {
 		return nil, err
 	}
@@ -85,7 +90,7 @@ func (s *Store) Closings(ctx context.Context, limit int) ([]Closing, error) {
 			all[i].Lots = append(all[i].Lots, u)
 		}
 		return err
-	}, limit)
+	}, limit, skip)
 }
 
 // ClosingsChanged counts the changes to closings since the file was opened: what was
@@ -124,9 +129,10 @@ func (s *Store) AddClosings(ctx context.Context, all []Closing) (ids []string, e
 }
 
 func addClosing(ctx context.Context, tx execer, c Closing) error {
-	_, err := tx.ExecContext(ctx, `INSERT INTO closing (id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		c.ID, c.Batch, c.Product, c.Kind, c.Form, c.Pack, int64(c.Fruit), int64(c.Liquid), c.PrepareMinutes, c.BoilMinutes, c.BoilFactor, c.Note, int64(c.Day), c.Forgotten)
+	_, err := tx.ExecContext(ctx, `INSERT INTO closing (id, batch, product, kind, form, pack, fruit_mg, liquid_ul, prepare_minutes, boil_minutes, boil_factor, note, day, forgotten,
+		liquid_left_ul, cook_minutes, fill_minutes, made_of) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		c.ID, c.Batch, c.Product, c.Kind, c.Form, c.Pack, int64(c.Fruit), int64(c.Liquid), c.PrepareMinutes, c.BoilMinutes, c.BoilFactor, c.Note, int64(c.Day), c.Forgotten,
+		int64(c.LiquidLeft), c.CookMinutes, c.FillMinutes, c.MadeOf)
 	if err != nil {
 		return err
 	}
@@ -162,7 +168,7 @@ func (s *Store) ForgetClosing(ctx context.Context, id string, forgotten bool) er
 // The lids stay used. It errs with ErrLeftOverUsed where another batch took what was
 // left over from this one.
 func (s *Store) RemoveClosing(ctx context.Context, id string) error {
-	all, err := s.Closings(ctx, EveryClosing)
+	all, err := s.Closings(ctx, 0, EveryClosing)
 	if err != nil {
 		return err
 	}

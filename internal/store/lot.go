@@ -25,6 +25,13 @@ type Lot struct {
 	Note       string
 	Taps       []fruit.Tap
 	Uses       []fruit.Use
+	UsedFor    map[string]UsedFor // by the id of the use
+}
+
+// UsedFor is what a use of a lot was for.
+type UsedFor struct {
+	Product string
+	Day     fruit.Day
 }
 
 // Left is how much of the lot there is still.
@@ -51,9 +58,10 @@ const lotsHere = `SELECT id FROM lot INDEXED BY lot_left WHERE gone_at_ms IS NUL
 	UNION ALL SELECT id FROM lot INDEXED BY lot_got WHERE gone_at_ms IS NULL AND got_day >= ?`
 
 const (
-	selectLots  = `SELECT ` + lotColumns + ` FROM lot WHERE id IN (` + lotsHere + `) ORDER BY got_day, rowid`
-	selectTaps  = `SELECT lot, day, ripeness FROM lot_tap WHERE lot IN (` + lotsHere + `) ORDER BY day`
-	selectUses  = `SELECT lot, id, of, what, mass_mg FROM lot_use WHERE lot IN (` + lotsHere + `) ORDER BY rowid`
+	selectLots = `SELECT ` + lotColumns + ` FROM lot WHERE id IN (` + lotsHere + `) ORDER BY got_day, rowid`
+	selectTaps = `SELECT lot, day, ripeness FROM lot_tap WHERE lot IN (` + lotsHere + `) ORDER BY day`
+	selectUses = `SELECT u.lot, u.id, u.of, u.what, u.mass_mg, coalesce(c.product, ''), coalesce(c.day, 0)
+		FROM lot_use u LEFT JOIN closing c ON c.id = u.closing WHERE u.lot IN (` + lotsHere + `) ORDER BY u.rowid`
 	selectPrice = `SELECT price_cents, mass_mg FROM lot WHERE kind = ? AND price_cents > 0`
 )
 
@@ -90,8 +98,13 @@ func (s *Store) Lots(ctx context.Context, since fruit.Day) ([]Lot, error) {
 		s.each(ctx, selectUses, func(row *sql.Rows) error {
 			var lot string
 			var u fruit.Use
-			err := row.Scan(&lot, &u.ID, &u.Of, &u.What, &u.Mass)
+			var by UsedFor
+			err := row.Scan(&lot, &u.ID, &u.Of, &u.What, &u.Mass, &by.Product, &by.Day)
 			if i, ok := at[lot]; ok {
+				if all[i].UsedFor == nil {
+					all[i].UsedFor = map[string]UsedFor{}
+				}
+				all[i].UsedFor[u.ID] = by
 				all[i].Uses = append(all[i].Uses, u)
 			}
 			return err
@@ -208,4 +221,43 @@ func (s *Store) KeepVariety(ctx context.Context, v Variety) error {
 		ON CONFLICT (kind, name) DO UPDATE SET tart = excluded.tart, texture = excluded.texture, months = excluded.months, note = excluded.note`,
 		v.Kind, v.Name, v.Tart, v.Texture, v.Months, v.Note)
 	return wrapped("keeping a variety", err)
+}
+
+// LotGoneAt is when a lot was eaten, given away or spoilt, in milliseconds since 1970; 0
+// where it was not, or is not known.
+func (s *Store) LotGoneAt(ctx context.Context, id string) (ms int64, err error) {
+	err = s.read.QueryRowContext(ctx, `SELECT coalesce(gone_at_ms, 0) FROM lot WHERE id = ?`, id).Scan(&ms)
+	if errors.Is(err, sql.ErrNoRows) {
+		return 0, nil
+	}
+	return ms, wrapped("reading a lot", err)
+}
+
+// EveryLot gives all lots that ever came in, with what was seen of them, in the order they
+// came.
+func (s *Store) EveryLot(ctx context.Context) (all []Lot, err error) {
+	at := map[string]int{}
+	err = s.each(ctx, `SELECT `+lotColumns+` FROM lot ORDER BY got_day, rowid`, func(row *sql.Rows) error {
+		var l Lot
+		var cents sql.NullInt64
+		err := row.Scan(&l.ID, &l.Name, &l.Kind, &l.Variety, &l.Typed, &l.Bought.Mass, &l.Bought.Guess, &cents, &l.From, &l.Got, &l.Note)
+		if l.PriceCents = -1; cents.Valid {
+			l.PriceCents = cents.Int64
+		}
+		at[l.ID] = len(all)
+		all = append(all, l)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	return all, s.each(ctx, `SELECT lot, day, ripeness FROM lot_tap ORDER BY lot, day`, func(row *sql.Rows) error {
+		var lot string
+		var t fruit.Tap
+		err := row.Scan(&lot, &t.Day, &t.Ripeness)
+		if i, ok := at[lot]; ok {
+			all[i].Taps = append(all[i].Taps, t)
+		}
+		return err
+	})
 }

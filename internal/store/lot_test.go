@@ -26,7 +26,7 @@ func TestLotsAndClosings(t *testing.T) {
 		}
 	}
 	quart, _ := jar.Find("quart")
-	c := Closing{Batch: "abcdefgh", Product: "apple-juice", Pack: "hot", Fruit: 20 * lb, Liquid: 5 * measure.Litre, PrepareMinutes: 40, BoilMinutes: 25, BoilFactor: 1.2, Day: 20332,
+	c := Closing{Batch: "abcdefgh", Product: "apple-juice", Pack: "hot", Fruit: 20 * lb, Liquid: 5 * measure.Litre, LiquidLeft: measure.Litre, PrepareMinutes: 40, CookMinutes: 30, FillMinutes: 20, BoilMinutes: 25, BoilFactor: 1.2, Day: 20332,
 		Filled: []fruit.Filled{{Jar: quart, Count: 5}}, Lots: []LotUse{{id, fruit.Use{ID: "juicejuice", Mass: 20 * lb, What: "fruit"}}}}
 	if c.ID, err = s.AddClosing(ctx, c); err != nil {
 		t.Fatal(err)
@@ -39,15 +39,28 @@ func TestLotsAndClosings(t *testing.T) {
 	if err != nil || len(lots) != 1 || lots[0].Left() != 28*lb || len(lots[0].Taps) != 1 || lots[0].Taps[0].Ripeness != fruit.Ready || len(lots[0].Uses) != 2 || lots[0].PriceCents != 1850 {
 		t.Fatalf("%+v, %v", lots, err)
 	}
-	all, err := s.Closings(ctx, EveryClosing)
+	all, err := s.Closings(ctx, 0, EveryClosing)
 	if err != nil || len(all) != 2 || !reflect.DeepEqual(all[1], c) {
 		t.Errorf("%+v, %v; want %+v", all, err, c)
 	}
 	if err := s.ForgetClosing(ctx, c.ID, true); err != nil {
 		t.Fatal(err)
 	}
-	if all, _ = s.Closings(ctx, EveryClosing); !all[1].Forgotten {
+	if all, _ = s.Closings(ctx, 0, EveryClosing); !all[1].Forgotten {
 		t.Error("not forgotten")
+	}
+	if by := lots[0].UsedFor["juicejuice"]; by.Product != "apple-juice" || by.Day != 20332 {
+		t.Errorf("%+v", lots[0].UsedFor)
+	}
+	// Of 20 lb that went into juice, 12 lb of pulp went into sauce: no 9 lb more, whatever asks.
+	more := sauce
+	more.MadeOf, more.Lots = "pulp", []LotUse{{id, fruit.Use{Of: "juicejuice", Mass: 9 * lb, What: "pulp"}}}
+	if _, err := s.AddClosing(ctx, more); err == nil {
+		t.Error("more pulp than fruit")
+	}
+	more.Lots[0].Of = "nothing!"
+	if _, err := s.AddClosing(ctx, more); err == nil {
+		t.Error("pulp of nothing")
 	}
 	bad := sauce
 	bad.Lots = []LotUse{{"nothing!", fruit.Use{Mass: lb, What: "fruit"}}}
@@ -58,7 +71,7 @@ func TestLotsAndClosings(t *testing.T) {
 	if _, err := s.AddClosing(ctx, bad); err == nil {
 		t.Error("no jars were filled")
 	}
-	if all, _ = s.Closings(ctx, EveryClosing); len(all) != 2 {
+	if all, _ = s.Closings(ctx, 0, EveryClosing); len(all) != 2 {
 		t.Errorf("half kept: %d", len(all))
 	}
 	if err := s.RemoveClosing(ctx, c.ID); !errors.Is(err, ErrLeftOverUsed) {

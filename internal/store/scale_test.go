@@ -31,14 +31,19 @@ func TestQueriesUseIndexes(t *testing.T) {
 	s, _ := openTest(t)
 	manySeasons(t, s)
 	// Walked in their order up to a limit, or holding only what is at hand.
-	walked := []string{"closing_newest", "batch_newest", "lot_left"}
+	walked := []string{"closing_newest", "batch_newest", "lot_left", "load_on_hob", "load_on_tray", "jar_here", "jar_standing", "jar_cold"}
 	for name, query := range map[string]string{
 		"lots": selectLots, "taps": selectTaps, "uses": selectUses, "prices": selectPrice,
 		"closings": selectClosings, "filled": selectFilled, "lots of closings": selectClosingLots, "batches": selectBatches,
+		"on the hob": selectOnHob, "of a load": selectOfLoad, "loads of a batch": selectLoadsOf, "side clocks": selectSides, "newest lines": selectNewest, "on the tray": selectOnTray, "told of jars": selectJarTold,
+		"a jar": selectJar, "of a jar": selectJarLines, "jars here": selectJarsHere, "of a load, jars": selectJarsOf, "of a batch, jars": selectJarsBatch, "groups": selectGroups, "apart": selectApart, "due": selectDue, "how many due": countDue, "called back": selectOfRecall,
 	} {
 		plan := explained(t, s, query)
 		for _, line := range plan {
-			if strings.HasPrefix(line, "SCAN ") && !slices.ContainsFunc(walked, func(index string) bool { return strings.HasSuffix(line, " USING INDEX "+index) }) {
+			if name == "newest lines" && line == "SCAN stove_line" {
+				continue // backwards by the row's number, up to a limit
+			}
+			if strings.HasPrefix(line, "SCAN ") && !slices.ContainsFunc(walked, func(index string) bool { return strings.HasSuffix(line, " INDEX "+index) }) {
 				t.Errorf("%s reads a whole table: %s", name, strings.Join(plan, "; "))
 			}
 		}
@@ -93,7 +98,7 @@ func TestManySeasons(t *testing.T) {
 	if paid, err := s.Paid(ctx, "apple"); err != nil || len(paid) != 5000 {
 		t.Error(len(paid), err)
 	}
-	if some, err := s.Closings(ctx, 30); err != nil || len(some) != 30 || len(some[29].Filled) != 1 || len(some[29].Lots) != 1 || some[0].Day != 20673 {
+	if some, err := s.Closings(ctx, 0, 30); err != nil || len(some) != 30 || len(some[29].Filled) != 1 || len(some[29].Lots) != 1 || some[0].Day != 20673 {
 		t.Errorf("%d %+v %v", len(some), some[0], err)
 	}
 }
@@ -120,7 +125,7 @@ func TestLotAddsUp(t *testing.T) {
 	if _, err := take(6 * measure.Pound); err == nil {
 		t.Error("21 lb were taken of 20 lb")
 	}
-	if all, _ := s.Closings(ctx, EveryClosing); len(all) != 1 {
+	if all, _ := s.Closings(ctx, 0, EveryClosing); len(all) != 1 {
 		t.Errorf("half kept: %+v", all)
 	}
 	l.Bought.Mass = 14 * measure.Pound

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { RouterView } from 'vue-router'
 import KeyList from '@/parts/KeyList.vue'
+import ClockStrip from '@/parts/ClockStrip.vue'
 import StationBar from '@/parts/StationBar.vue'
 import { useLetters } from '@/parts/letters'
 import { useScheme } from '@/parts/scheme'
@@ -14,6 +15,7 @@ useLetters(() => (keysShown.value = true))
 <template>
   <a class="skip no-print" href="#station">To the station</a>
   <StationBar class="no-print" @keys="keysShown = true" />
+  <ClockStrip v-if="$route.name !== 'stove'" />
   <main id="station" tabindex="-1">
     <RouterView />
   </main>

@@ -53,6 +53,11 @@ export function useClosings() {
   return useQuery({ queryKey: ['closings'], queryFn: () => answered(api.GET('/api/closings')) })
 }
 
+/** The closed batches after the newest so many. */
+export async function olderClosings(skip: number): Promise<Closing[]> {
+  return (await answered(api.GET('/api/closings', { params: { query: { skip } } }))) ?? []
+}
+
 /** Closing a batch, and what is learned from. */
 export function useClosingChanges() {
   const queries = useQueryClient()

@@ -92,6 +92,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/ran": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the stove remembers of a batch, for closing it */
+        get: operations["batch-ran"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/restore": {
         parameters: {
             query?: never;
@@ -104,6 +121,41 @@ export interface paths {
         /** Undo the deletion of a batch */
         post: operations["restore-batch"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{year}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jars on a year's bench for the show, by the cook's own opinion */
+        get: operations["bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{year}/{jar}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a jar on the bench, or mark it */
+        put: operations["mark-for-show"];
+        post?: never;
+        /** Take a jar off the bench */
+        delete: operations["off-the-bench"];
         options?: never;
         head?: never;
         patch?: never;
@@ -168,7 +220,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the newest 500 batches gave, newest first */
+        /** What batches gave, 500 at a time, newest first */
         get: operations["closings"];
         put?: never;
         /** Type what a batch of an earlier season gave */
@@ -281,6 +333,210 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/backup.db": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A backup of everything, as one file */
+        get: operations["backup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/batches.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every saved batch, as CSV */
+        get: operations["batches-csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/batches/{id}/card.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The card of a saved batch, to be laid beside the stove */
+        get: operations["batch-pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is to be done and when, as an iCalendar file */
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file in, or say what it would do; anything wrong refuses it whole */
+        post: operations["take-in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/jars.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every jar there ever was, as CSV */
+        get: operations["jars-csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/kitchen.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that the kitchen keeps, as JSON */
+        get: operations["kitchen-json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/kitchen.schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The JSON Schema of that file */
+        get: operations["kitchen-schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/label.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The first of the labels, as it will look */
+        get: operations["label-png"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Labels on their sheets */
+        get: operations["labels-pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/lots.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every lot that ever came in, as CSV */
+        get: operations["lots-csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/shelf.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that stands on the shelf, place by place, to be ticked off */
+        get: operations["shelf-pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/first": {
         parameters: {
             query?: never;
@@ -328,6 +584,109 @@ export interface paths {
         put: operations["set-kitchen"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheets of labels, and the address that their codes open */
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set the address that the codes open */
+        put: operations["set-label-address"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many labels that is, and what of the first of them had no room */
+        get: operations["look-at-labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Print labels on the label printer */
+        post: operations["print-labels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a grid of labels by its measures */
+        post: operations["add-sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/sheets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a grid of labels */
+        put: operations["change-sheet"];
+        post?: never;
+        /** Take a grid of labels away */
+        delete: operations["remove-sheet"];
         options?: never;
         head?: never;
         patch?: never;
@@ -489,6 +848,93 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The hob with its loads and clocks, as it is now */
+        get: operations["practice-stove"];
+        put?: never;
+        /** Begin a practice run, in place of the one before */
+        post: operations["start-practice"];
+        /** End practice; nothing of it is kept */
+        delete: operations["end-practice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/clocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start a clock beside the loads */
+        post: operations["practice-start-clock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/clocks/{id}/heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a clock was heard, or that it is not wanted any more */
+        post: operations["practice-clock-heard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/clocks/{id}/stopped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a clock was heard, or that it is not wanted any more */
+        post: operations["practice-clock-stopped"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/loads/{id}/tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell what happened to a load */
+        post: operations["practice-tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/prices": {
         parameters: {
             query?: never;
@@ -578,6 +1024,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recalls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was called back, the newest first */
+        get: operations["recalls"];
+        put?: never;
+        /** Call every jar of a load, a batch or a lot back */
+        post: operations["call-back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recalls/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A recall, with every jar of it and where it is */
+        get: operations["recall"];
+        put?: never;
+        post?: never;
+        /** Take a recall back: its jars stand as before */
+        delete: operations["undo-recall"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scales": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What kitchen scales read last */
+        get: operations["scales"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scales/{name}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A reading of a kitchen scale */
+        post: operations["scale-reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools": {
         parameters: {
             query?: never;
@@ -605,6 +1121,145 @@ export interface paths {
         get?: never;
         /** Follow a school; a refused one cannot be followed */
         put: operations["choose-school"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All jars in the house, by where they stand, like ones together */
+        get: operations["shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/from-batch/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jars of a batch that was closed by hand, as they may be put on the shelf */
+        get: operations["jars-of-batch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Find jars by anything that is known of them, a page at a time */
+        get: operations["jars"];
+        put?: never;
+        /** Put jars on the shelf that were not run here */
+        post: operations["add-jars"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/jars/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A jar, and all that was told of it */
+        get: operations["jar"];
+        /** Change the note of a jar, its allergens, and whether it goes first */
+        put: operations["change-jar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/jars/{id}/tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what was done with a jar */
+        post: operations["tell-of-jar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a place where jars stand */
+        post: operations["add-shelf-place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a place */
+        put: operations["change-shelf-place"];
+        post?: never;
+        /** Take an empty place away */
+        delete: operations["remove-shelf-place"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jars that are to be looked over, and what to look for */
+        get: operations["look-over"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -750,6 +1405,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The hob with its loads and clocks, as it is now */
+        get: operations["stove"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stove/clocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start a clock beside the loads */
+        post: operations["start-clock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stove/clocks/{id}/heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a clock was heard, or that it is not wanted any more */
+        post: operations["clock-heard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stove/clocks/{id}/stopped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a clock was heard, or that it is not wanted any more */
+        post: operations["clock-stopped"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stove/loads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a load of a saved batch on the hob */
+        post: operations["open-load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stove/loads/{id}/tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell what happened to a load */
+        post: operations["tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/syrup": {
         parameters: {
             query?: never;
@@ -838,6 +1595,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/thermometers/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A reading of the thermometer in a canner; it only ever proposes */
+        post: operations["thermometer-reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trace/{of}/{ref}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Back to the fruit and forward to the sisters */
+        get: operations["trace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Loads that were lifted out and of which jars are still to be decided on */
+        get: operations["tray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tray/{id}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what was done with a jar */
+        post: operations["jar-done"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tray/{id}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what was found of jars */
+        post: operations["found"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/varieties": {
         parameters: {
             query?: never;
@@ -855,10 +1697,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is wanted, what there is of it, and the next season's list */
+        get: operations["wants"];
+        put?: never;
+        /** Add something that is wanted */
+        post: operations["add-want"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wants/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change what is wanted */
+        put: operations["change-want"];
+        post?: never;
+        /** Want it no more */
+        delete: operations["remove-want"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AboutLoad: {
+            /** @description the load of which jars are processed again; empty for a first time */
+            againOf: string;
+            altitude: string;
+            /** @description its name */
+            canner: string;
+            cannerId: string;
+            /**
+             * Format: double
+             * @description 0 for a rectangular one
+             */
+            diameterCm: number;
+            /**
+             * Format: double
+             * @description minutes to fill such a load
+             */
+            fillMin: number;
+            /** @description of the pot on its burner */
+            hazards: string[];
+            headline: string;
+            /**
+             * Format: int64
+             * @description which load of its batch
+             */
+            index: number;
+            /** @description 7 quarts */
+            jars: string;
+            kind: string;
+            /** Format: double */
+            lengthCm: number;
+            /** @description by the cook's own source */
+            own: boolean;
+            product: string;
+            request: components["schemas"]["RequestBody"];
+            source: string;
+            /** @description from below; the jars are numbered through them */
+            tiers: components["schemas"]["TierBody"][];
+            /**
+             * Format: double
+             * @description minutes that were worked out from jars in to the boil; 0: not known
+             */
+            toBoil: number;
+            /** Format: double */
+            widthCm: number;
+        };
         AcidBody: {
             or: components["schemas"]["AcidOrBody"][];
             perBatch: components["schemas"]["BatchAmountBody"];
@@ -869,6 +1792,14 @@ export interface components {
             perBatch: components["schemas"]["BatchAmountBody"];
             perJar: components["schemas"]["AmountBody"];
             what: string;
+        };
+        ActBody: {
+            act: string;
+            text: string;
+        };
+        AddedBody: {
+            ids: string[];
+            text: string;
         };
         AdjustBody: {
             /** @description temperature of the prism; 20 °C where left out */
@@ -902,6 +1833,14 @@ export interface components {
             stir: components["schemas"]["MeasureBody"][];
             /** @description the formula with its figures; empty where nothing is stirred in */
             why: string;
+        };
+        AlarmBody: {
+            id: string;
+            /** @description empty: of a clock */
+            load: string;
+            /** @description something is wrong, rather than over */
+            stop: boolean;
+            text: string;
         };
         AlternativeBody: {
             form?: string;
@@ -961,6 +1900,39 @@ export interface components {
             /** @enum {string} */
             status: "tested" | "own-source" | "refused" | "incomplete";
         };
+        BenchBody: {
+            /** @description the best first */
+            entries: components["schemas"]["BenchEntry"][];
+            /** Format: int64 */
+            year: number;
+            /** @description of which there are opinions */
+            years: number[];
+        };
+        BenchEntry: {
+            jar: components["schemas"]["ShelfJarBody"];
+            marks: components["schemas"]["BenchMark"][];
+            note: string;
+            /**
+             * Format: int64
+             * @description that the cook gave it; 0: by its marks
+             */
+            place: number;
+            /** Format: int64 */
+            rank: number;
+            /** Format: int64 */
+            sum: number;
+        };
+        BenchMark: {
+            criterion: string;
+            /**
+             * Format: int64
+             * @description -1: none yet
+             */
+            mark: number;
+            /** @description the cook's; otherwise by the record of the seal check */
+            own: boolean;
+            text: string;
+        };
         BoilingOutputBody: {
             /** @description to be set as it stands */
             altitude: string;
@@ -1016,9 +1988,11 @@ export interface components {
             /** @description why it does not take these jars */
             note: string;
             /** @description other ways to load: another pot, two tiers, what is over in the next batch */
-            offers: string[];
+            offers: components["schemas"]["LoadOfferBody"][];
             /** Format: double */
             rackCm: number;
+            /** @description the first load as it is seen from the side */
+            side: components["schemas"]["SideJar"][];
             /** @description 31.5 cm, or 50 by 30 cm */
             size: string;
             /** @description 2 loads of 5 quarts */
@@ -1039,6 +2013,11 @@ export interface components {
             methods: components["schemas"]["Choice"][];
             products: components["schemas"]["ProductChoice"][];
             sweeteners: components["schemas"]["Choice"][];
+        };
+        CauseBody: {
+            /** @description this load's own record tells of it */
+            own: boolean;
+            text: string;
         };
         ChangeBatchBody: {
             note?: string;
@@ -1117,6 +2096,8 @@ export interface components {
             headline: string;
             id: string;
             note: string;
+            /** @description how long its steps took, and the liquid; empty where not said */
+            steps: string;
             /** @description what it gave */
             text: string;
         };
@@ -1126,13 +2107,19 @@ export interface components {
              * @description from the jars going in to the boil
              */
             boilMinutes?: number;
+            /** Format: int64 */
+            cookMinutes?: number;
             /** @description 2026-08-14; today where left out */
             day?: string;
+            /** Format: int64 */
+            fillMinutes?: number;
             /** @description how much fruit went in, as typed: 24 lb */
             fruit: string;
             jars: components["schemas"]["FilledFields"][];
-            /** @description that went into jars; empty where not measured */
+            /** @description that was made ready; empty where not measured */
             liquid?: string;
+            /** @description of it, what was left; nothing where left out */
+            liquidLeft?: string;
             note?: string;
             /** Format: int64 */
             prepareMinutes?: number;
@@ -1147,6 +2134,10 @@ export interface components {
         };
         CodeText: {
             code: string;
+            text: string;
+        };
+        ComingBody: {
+            in: string;
             text: string;
         };
         ContainerFields: {
@@ -1168,6 +2159,18 @@ export interface components {
             perJar: string;
             /** @description a litre, or a quart for a cook who reads quarts */
             perLitre: string;
+        };
+        DoBody: {
+            choice: string;
+            text: string;
+        };
+        DoneFields: {
+            /** @enum {string} */
+            choice: "shelf" | "refrigerate" | "freeze" | "process-again" | "discard";
+            /** @description from 1 */
+            jars: number[];
+            /** @description of /api/shelf, where it is to stand; where such jars were put last where left out */
+            place?: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -1226,6 +2229,24 @@ export interface components {
             /** @description that the next column is near, in words; empty where it is not */
             near: string;
         };
+        FoundFields: {
+            cloudy?: boolean;
+            float?: boolean;
+            /** @description from 1; all that were not looked at yet where empty */
+            jars: number[];
+            /**
+             * Format: double
+             * @description the part of its liquid that is gone
+             */
+            liquidLost?: number;
+            /** @enum {string} */
+            seal: "sealed" | "unsealed" | "false-seal" | "broken";
+        };
+        FoundJarsBody: {
+            jars: components["schemas"]["ShelfJarBody"][];
+            /** Format: int64 */
+            total: number;
+        };
         FruitBody: {
             range: string;
             text: string;
@@ -1243,6 +2264,10 @@ export interface components {
             lots: components["schemas"]["LotBody"][];
             today: string;
             varieties: components["schemas"]["VarietyFields"][];
+        };
+        HistoryBody: {
+            text: string;
+            undone: boolean;
         };
         "Import-past-batchesRequest": {
             csv: string;
@@ -1291,6 +2316,147 @@ export interface components {
             /** @enum {string} */
             system: "us" | "metric";
         };
+        JarFields: {
+            /** @description for its label */
+            allergens?: string;
+            batch?: string;
+            /** @description 2025-08-14, 14 August 2025, or the year alone */
+            canned: string;
+            /**
+             * Format: int64
+             * @description like jars
+             */
+            count: number;
+            form?: string;
+            jar: string;
+            madeBy?: string;
+            note?: string;
+            /**
+             * @description made here before; given by others; of a batch closed by hand
+             * @enum {string}
+             */
+            origin: "before" | "present" | "batch";
+            place?: string;
+            /**
+             * @description told: by a tested time, as the cook knows
+             * @enum {string}
+             */
+            process: "told" | "own" | "unknown";
+            /** @description of the catalogue; empty: something else, as said in what */
+            product?: string;
+            /** @description of own: which */
+            source?: string;
+            /** @description pack and liquid, as known */
+            strength?: string;
+            /** @description what it is called; by the product where left out */
+            what?: string;
+        };
+        JarGroupBody: {
+            /** Format: int64 */
+            count: number;
+            /** Format: double */
+            highCm: number;
+            jar: string;
+            kind: string;
+            /** @description what is to be known of their process; empty where it was tested */
+            mark: string;
+            /** @description the id of the jar to take first */
+            next: string;
+            /** @description when the oldest was canned */
+            oldest: string;
+            /**
+             * Format: int64
+             * @description past their best
+             */
+            past: number;
+            product: string;
+            /** @description quarts */
+            size: string;
+            strength: string;
+            /** @description how many, in words */
+            text: string;
+            /** Format: int64 */
+            useFirst: number;
+            what: string;
+            /**
+             * Format: double
+             * @description of the jar, for its drawing
+             */
+            wideCm: number;
+        };
+        JarNowBody: {
+            /** @description not for the shelf */
+            bad: boolean;
+            corrected: boolean;
+            /** Format: int64 */
+            n: number;
+            /** @description what there is to say of it; empty where all is well */
+            text: string;
+        };
+        JarPageBody: {
+            /** @enum {string} */
+            age: "best" | "past" | "old";
+            allergens: string;
+            batch: string;
+            /** @description month and year; quality, not safety */
+            bestBy: string;
+            /** @description what may be done with it, the usual first */
+            can: components["schemas"]["ActBody"][];
+            /** @description in words */
+            canned: string;
+            /** @description before it is opened; empty where there is none but the usual */
+            caution: string;
+            /** @description the newest first */
+            history: components["schemas"]["HistoryBody"][];
+            id: string;
+            jar: string;
+            kind: string;
+            load: string;
+            madeBy: string;
+            /** @description what is to be known of its process; empty where it was tested */
+            mark: string;
+            note: string;
+            /**
+             * Format: int64
+             * @description within its load; 0: it was not run here
+             */
+            number: number;
+            place: string;
+            /** @description to move it to */
+            places: components["schemas"]["PlaceOnShelf"][];
+            /** @enum {string} */
+            process: "tested" | "told" | "own" | "unknown";
+            product: string;
+            /** @description for which it is thrown away */
+            signs: components["schemas"]["SignBody"][];
+            /** @description quart jar */
+            size: string;
+            /** @description of its time */
+            source: string;
+            /** @enum {string} */
+            state: "shelf" | "refrigerator" | "freezer" | "open" | "eaten" | "given" | "broken" | "discarded" | "pulled";
+            /** @description pack and liquid */
+            strength: string;
+            /** @description how it stands, in words */
+            text: string;
+            /**
+             * Format: int64
+             * @description the line that can be taken back; 0: none
+             */
+            undo: number;
+            /**
+             * @description stop: it is not to be eaten, or its days are over; wait: soon
+             * @enum {string}
+             */
+            urgent: "stop" | "wait" | "go";
+            useFirst: boolean;
+            what: string;
+        };
+        JarWordsFields: {
+            allergens: string;
+            note: string;
+            useFirst: boolean;
+        };
         JarsBody: {
             /** @description that it goes by the cook's own batches; empty where it does not */
             learned: string;
@@ -1303,6 +2469,8 @@ export interface components {
              * @description how many to have ready
              */
             ready: number;
+            /** @description of a batch in several sizes */
+            sizes: components["schemas"]["FilledFields"][];
             /** @description 5 quarts */
             text: string;
         };
@@ -1324,6 +2492,31 @@ export interface components {
             units: "us" | "metric";
             /** Format: int64 */
             version: number;
+        };
+        LabelsBody: {
+            /** @description that the codes open */
+            address: string;
+            /** @description addresses of this machine that a telephone may reach */
+            others: string[];
+            /**
+             * Format: int64
+             * @description on the label printer, which is simulated here
+             */
+            printed: number;
+            sheets: components["schemas"]["SheetBody"][];
+            /** @description that a telephone cannot open it; empty where it can */
+            warning: string;
+        };
+        LeftOverBody: {
+            /** @description the id by which a sentence takes it */
+            lot: string;
+            make: components["schemas"]["MadeOf"][];
+            /** @description pulp from apple juice */
+            text: string;
+        };
+        LinkBody: {
+            id: string;
+            text: string;
         };
         LiquidBody: {
             /** Format: double */
@@ -1374,8 +2567,77 @@ export interface components {
         LoadBody: {
             /** Format: int64 */
             jars: number;
-            spots: components["schemas"]["SpotBody"][];
+            /**
+             * Format: int64
+             * @description its own time, the longest of its jars; 0 where there is none
+             */
+            minutes: number;
+            /** @description jars of several sizes: the longest time rules */
+            mixed: boolean;
+            /** @description 6 quarts and 2 pints */
             text: string;
+            /** @description from below */
+            tiers: components["schemas"]["TierBody"][];
+        };
+        LoadNowBody: {
+            about: components["schemas"]["AboutLoad"];
+            /** @description when to start filling the next load; empty where there is none to time */
+            ahead: string;
+            batch: string;
+            /** @description something that was told was corrected */
+            corrected: boolean;
+            /** @description that the altitude is in doubt; empty where it is not */
+            doubt: string;
+            /** @description of the boil while it heats; empty where not known */
+            forecast: string;
+            id: string;
+            jars: components["schemas"]["JarNowBody"][];
+            /** @description 24:31, of what runs; empty where nothing does */
+            left: string;
+            /** @description what is left of it, in words for the clock */
+            leftWords: string;
+            /**
+             * Format: int64
+             * @description the process time that counts
+             */
+            minutes: number;
+            next: components["schemas"]["NextBody"];
+            /** @description what else may be told now */
+            others: components["schemas"]["TapBody"][];
+            /**
+             * Format: double
+             * @description of what runs that is over, 0 to 1
+             */
+            part: number;
+            /** @enum {string} */
+            phase: "filling" | "loaded" | "heating" | "boiling" | "lost" | "held" | "time-up" | "resting" | "cooling";
+            phaseWords: string;
+            proposal: components["schemas"]["ProposalBody"];
+            /** @description where the clock holds: the most that may count */
+            reading: string;
+            /** Format: int64 */
+            readingMs: number;
+            /** @description what was told, the newest first */
+            said: components["schemas"]["SaidBody"][];
+            /**
+             * Format: int64
+             * @description send it back with what is told
+             */
+            seq: number;
+            /** @description that the process was cut short; empty where it was not */
+            short: string;
+            /** @description null where none was heard */
+            thermometer: components["schemas"]["ThermometerBody"];
+        };
+        LoadOfferBody: {
+            /** @description null where there is nothing to change */
+            request: components["schemas"]["RequestBody"];
+            text: string;
+        };
+        LookBody: {
+            /** @description 21 labels on 1 sheet */
+            text: string;
+            warnings: string[];
         };
         "Lot-goneRequest": {
             gone: boolean;
@@ -1414,6 +2676,8 @@ export interface components {
              * @enum {string}
              */
             now: "hard" | "nearly" | "ready" | "past" | "";
+            /** @description what is left over from batches, while it keeps */
+            over: components["schemas"]["LeftOverBody"][];
             /** @description what a pound or a kilogram cost; empty where not said */
             perUnit: string;
             /** @description for all of it, a plain number; empty where not said */
@@ -1453,6 +2717,18 @@ export interface components {
             name: string;
             product: string;
         };
+        MarkFields: {
+            /** @description 0 to 10 by criterion; what is left out goes by the record */
+            marks: {
+                [key: string]: number;
+            };
+            note: string;
+            /**
+             * Format: int64
+             * @description that the cook gave it; 0: by its marks
+             */
+            place: number;
+        };
         MeasureBody: {
             /** @description in the cook's own measures */
             amount: string;
@@ -1464,24 +2740,31 @@ export interface components {
             field: string;
             text: string;
         };
-        MixedLoadBody: {
-            /** Format: int64 */
-            minutes: number;
-            /** @description jars of several kinds: the longest time rules */
-            mixed: boolean;
-            placed: components["schemas"]["PlacedBody"][];
-            /** @description 6 quarts and 2 pints */
-            text: string;
-        };
         NewBatchBody: {
             note?: string;
             request: components["schemas"]["RequestBody"];
+        };
+        NextBody: {
+            do: string;
+            /** @description what to tell when it is done; empty: nothing but to wait */
+            kind: string;
+            tap: string;
+            watch: string[];
+            what: string;
         };
         OfferBody: {
             label: string;
             /** Format: int64 */
             minutes: number;
             request: components["schemas"]["RequestBody"];
+        };
+        "Open-loadRequest": {
+            batch: string;
+            /**
+             * Format: int64
+             * @description which of its loads, from 0; the next one that was not on the hob where left out
+             */
+            load?: number;
         };
         OwnedFields: {
             /**
@@ -1502,14 +2785,20 @@ export interface components {
              * @description from the jars going in to the boil
              */
             boilMinutes?: number;
+            /** Format: int64 */
+            cookMinutes?: number;
             /** @description 2026-08-14; today where left out */
             day?: string;
+            /** Format: int64 */
+            fillMinutes?: number;
             form?: string;
             /** @description how much fruit went in, as typed: 24 lb */
             fruit: string;
             jars: components["schemas"]["FilledFields"][];
-            /** @description that went into jars; empty where not measured */
+            /** @description that was made ready; empty where not measured */
             liquid?: string;
+            /** @description of it, what was left; nothing where left out */
+            liquidLeft?: string;
             note?: string;
             /** @enum {string} */
             pack: "raw" | "hot";
@@ -1559,6 +2848,21 @@ export interface components {
             /** @description the cook's own entry */
             own: boolean;
         };
+        PlaceFieldsOfShelf: {
+            /** @enum {string} */
+            kind: "shelf" | "box" | "loft";
+            name: string;
+        };
+        PlaceOnShelf: {
+            /** Format: int64 */
+            count: number;
+            groups: components["schemas"]["JarGroupBody"][];
+            /** @description empty: no place was said */
+            id: string;
+            /** @enum {string} */
+            kind: "shelf" | "box" | "loft";
+            name: string;
+        };
         PlacedBody: {
             /** Format: double */
             diameterCm: number;
@@ -1582,6 +2886,8 @@ export interface components {
             /** @description in words; empty where not known */
             altitude: string;
             amountNote: string;
+            /** @description varieties may be blended in it */
+            blendable: boolean;
             canner: components["schemas"]["CannerBody"];
             cautions: components["schemas"]["CodeText"][];
             /** @description how it goes through the cooking pots; empty where none is known */
@@ -1601,6 +2907,8 @@ export interface components {
             liquid: components["schemas"]["PourBody"];
             /** @description that the lots do not hold enough; empty where they do */
             lotNote: string;
+            /** @description what was left over from another batch; empty: fruit */
+            madeOf: string;
             missing: components["schemas"]["MissingBody"][];
             prepare: string[];
             /** @description how long the fruit takes to get ready; empty where it cannot be told */
@@ -1611,6 +2919,8 @@ export interface components {
             recipe: components["schemas"]["RecipeBody"];
             /** @description the request with what was left out filled in */
             request: components["schemas"]["RequestBody"];
+            /** @description the varieties that it is blended of; null where none were said */
+            shares: components["schemas"]["SharesBody"];
             /** @description what the stock does not have; empty where it has all or was not counted */
             short: string;
             /** @enum {string} */
@@ -1619,6 +2929,15 @@ export interface components {
             time: components["schemas"]["TimeBody"];
             /** @description what each answer rests on */
             why: components["schemas"]["WhyBody"][];
+        };
+        PointBody: {
+            /** Format: double */
+            celsius: number;
+            /**
+             * Format: double
+             * @description ago
+             */
+            minutes: number;
         };
         PotBody: {
             /** @description inside, as typed: 31.5 cm; empty for a rectangular one */
@@ -1691,6 +3010,28 @@ export interface components {
             spare: string;
             total: string;
         };
+        "Practice-start-clockRequest": {
+            kind: string;
+            /**
+             * Format: double
+             * @description its usual time where left out
+             */
+            minutes?: number;
+            name?: string;
+        };
+        PracticeBody: {
+            better: string[];
+            over: boolean;
+            /** @description what a cook would see at the pot */
+            sees: string[];
+            /**
+             * Format: double
+             * @description how many times as fast its clock runs
+             */
+            times: number;
+            /** @description what was done right, once it is over */
+            well: string[];
+        };
         PricesBody: {
             /** @description such fruit bought in jars, by volume: 4.50 a quart */
             bought?: string;
@@ -1730,6 +3071,13 @@ export interface components {
             tested: boolean;
             thickeners: components["schemas"]["Choice"][];
         };
+        ProposalBody: {
+            /** Format: int64 */
+            agoMs: number;
+            /** @description what to tell if the cook agrees; empty: nothing */
+            kind: string;
+            text: string;
+        };
         PublishedBody: {
             forLoad: string;
             /** Format: double */
@@ -1737,11 +3085,36 @@ export interface components {
             /** Format: double */
             waterCups: number;
         };
+        PutUpBody: {
+            /** @description for the sentence of a batch */
+            amount: string;
+            form: string;
+            /** @description about how much fruit that takes; empty where that is not known */
+            fruit: string;
+            jar: string;
+            name: string;
+            product: string;
+            /** @description 24 quarts */
+            text: string;
+            /** @description its next season */
+            when: string;
+        };
         QuestionBody: {
             ask: string;
             chosen: string;
             id: string;
             schools: components["schemas"]["SchoolBody"][];
+        };
+        RanBody: {
+            /**
+             * Format: int64
+             * @description of its first load, from jars in to the boil; 0: not known
+             */
+            boilMinutes: number;
+            /** Format: int64 */
+            loads: number;
+            /** @description what became of its jars; empty where none was on the hob */
+            text: string;
         };
         ReadyBody: {
             groups: components["schemas"]["ReadyGroup"][];
@@ -1762,6 +3135,40 @@ export interface components {
             short: string;
             text: string;
             ticked: boolean;
+        };
+        RecallBody: {
+            day: string;
+            /** @description given away, to be told of */
+            given: components["schemas"]["ShelfJarBody"][];
+            /** @description eaten, broken or thrown away */
+            gone: components["schemas"]["ShelfJarBody"][];
+            id: string;
+            name: string;
+            of: string;
+            /** @description jars that are not on any shelf */
+            others: string[];
+            /** @description in the house, to be thrown away */
+            pulled: components["schemas"]["ShelfJarBody"][];
+            /** @description how many jars, and what is left to do */
+            text: string;
+            undone: boolean;
+            /** @description what to do with the jars */
+            what: string;
+            why: string;
+        };
+        RecallFields: {
+            /** @enum {string} */
+            of: "load" | "batch" | "lot";
+            ref: string;
+            /** @description their process was short: within 24 h of lifting they may be run again in full */
+            short?: boolean;
+            why: string;
+        };
+        RecallLine: {
+            /** @description nothing of it is left to do */
+            done: boolean;
+            id: string;
+            text: string;
         };
         RecipeBody: {
             /** @description the ingredient that may never be reduced */
@@ -1821,9 +3228,58 @@ export interface components {
             method?: string;
             pack: string;
             product: string;
+            /** @description the jars, where they are of several sizes: 5 quarts, 3 pints */
+            sizes?: string;
             /** @description the id of an own source, which then says product, kind, form and pack */
             source?: string;
             thickener?: string;
+            /**
+             * Format: int64
+             * @description of jars in the canner; one where left out
+             */
+            tiers?: number;
+            /** @description that a sauce, filling or juice is blended of, by share: 2 Mill Sweeting, 1 Russet */
+            varieties?: string;
+        };
+        RoundBody: {
+            /** Format: int64 */
+            count: number;
+            /** @description when the next jar is due; empty where some are due now, or none stands there */
+            next: string;
+            places: components["schemas"]["RoundPlace"][];
+            signs: components["schemas"]["SignBody"][];
+            /** @description what to do with a jar that shows any of them */
+            spoilt: string;
+        };
+        RoundPlace: {
+            jars: components["schemas"]["ShelfJarBody"][];
+            name: string;
+        };
+        SaidBody: {
+            /** @description it was moved, or taken back */
+            corrected: boolean;
+            /** @description it is the boil that the time runs from, and may be put a minute earlier */
+            earlier: boolean;
+            /** @description it may be put a minute later */
+            later: boolean;
+            /** Format: int64 */
+            seq: number;
+            /** @description it may be taken back now */
+            takeBack: boolean;
+            text: string;
+            time: string;
+            /** @description it was taken back */
+            void: boolean;
+        };
+        "Scale-readingRequest": {
+            /** Format: double */
+            grams: number;
+        };
+        ScaleBody: {
+            /** @description read within the last half minute */
+            fresh: boolean;
+            name: string;
+            weight: string;
         };
         SchoolBody: {
             id: string;
@@ -1831,6 +3287,186 @@ export interface components {
             reason: string;
             /** @description cannot be chosen; the reason says why */
             refused: boolean;
+        };
+        "Set-label-addressRequest": {
+            /** @description http://192.168.1.20:8080; empty: that of the page */
+            address: string;
+        };
+        ShareBody: {
+            amount: string;
+            name: string;
+            /** @description how it cooks, by the cook's notes */
+            note: string;
+        };
+        SharesBody: {
+            parts: components["schemas"]["ShareBody"][];
+            /** @description of all together; empty where not all are known */
+            taste: string;
+        };
+        SheetBody: {
+            /** Format: int64 */
+            columns: number;
+            /** Format: double */
+            gapX: number;
+            /** Format: double */
+            gapY: number;
+            /** Format: double */
+            h: number;
+            id: string;
+            /** Format: double */
+            left: number;
+            name: string;
+            /** @description the cook's; otherwise a usual one to begin with */
+            own: boolean;
+            /** Format: double */
+            pageH: number;
+            /** Format: double */
+            pageW: number;
+            /** @description rounds for lids */
+            round: boolean;
+            /** Format: int64 */
+            rows: number;
+            /** @description 21 labels of 63 by 38 mm */
+            text: string;
+            /** Format: double */
+            top: number;
+            /**
+             * Format: double
+             * @description of a label; across, of a round one
+             */
+            w: number;
+        };
+        SheetFields: {
+            /** Format: int64 */
+            columns: number;
+            /** Format: double */
+            gapX: number;
+            /** Format: double */
+            gapY: number;
+            /** Format: double */
+            h: number;
+            /** Format: double */
+            left: number;
+            name: string;
+            /** Format: double */
+            pageH: number;
+            /** Format: double */
+            pageW: number;
+            /** @description rounds for lids */
+            round: boolean;
+            /** Format: int64 */
+            rows: number;
+            /** Format: double */
+            top: number;
+            /**
+             * Format: double
+             * @description of a label; across, of a round one
+             */
+            w: number;
+        };
+        ShelfBody: {
+            /** @description open, in the refrigerator, frozen or called back, the most pressing first */
+            apart: components["schemas"]["ShelfJarBody"][];
+            /**
+             * Format: int64
+             * @description on shelves
+             */
+            count: number;
+            /**
+             * Format: int64
+             * @description to be looked over
+             */
+            due: number;
+            /** @description empty where none is */
+            dueText: string;
+            places: components["schemas"]["PlaceOnShelf"][];
+            /**
+             * Format: int64
+             * @description under way
+             */
+            recalls: number;
+            /** @description how many there are, and of what kind of process */
+            text: string;
+        };
+        ShelfJarBody: {
+            /** @enum {string} */
+            age: "best" | "past" | "old";
+            /** @description month and year; quality, not safety */
+            bestBy: string;
+            /** @description what may be done with it, the usual first */
+            can: components["schemas"]["ActBody"][];
+            /** @description in words */
+            canned: string;
+            id: string;
+            jar: string;
+            kind: string;
+            madeBy: string;
+            /** @description what is to be known of its process; empty where it was tested */
+            mark: string;
+            note: string;
+            /**
+             * Format: int64
+             * @description within its load; 0: it was not run here
+             */
+            number: number;
+            place: string;
+            /** @enum {string} */
+            process: "tested" | "told" | "own" | "unknown";
+            product: string;
+            /** @description quart jar */
+            size: string;
+            /** @enum {string} */
+            state: "shelf" | "refrigerator" | "freezer" | "open" | "eaten" | "given" | "broken" | "discarded" | "pulled";
+            /** @description pack and liquid */
+            strength: string;
+            /** @description how it stands, in words */
+            text: string;
+            /**
+             * Format: int64
+             * @description the line that can be taken back; 0: none
+             */
+            undo: number;
+            /**
+             * @description stop: it is not to be eaten, or its days are over; wait: soon
+             * @enum {string}
+             */
+            urgent: "stop" | "wait" | "go";
+            useFirst: boolean;
+            what: string;
+        };
+        SideBody: {
+            do: string;
+            id: string;
+            kind: string;
+            left: string;
+            name: string;
+            /** Format: double */
+            part: number;
+            ringing: boolean;
+            /** @description it rings within three hours */
+            soon: boolean;
+            /** @description the machine was started again meanwhile */
+            unsure: boolean;
+        };
+        SideJar: {
+            /** Format: double */
+            diameterCm: number;
+            /**
+             * Format: double
+             * @description over the bottom
+             */
+            footCm: number;
+            /** Format: double */
+            heightCm: number;
+            /**
+             * Format: double
+             * @description of its middle, from the middle
+             */
+            xCm: number;
+        };
+        SignBody: {
+            id: string;
+            text: string;
         };
         SourceBody: {
             /** Format: int64 */
@@ -1900,17 +3536,11 @@ export interface components {
             /** Format: int64 */
             year: number;
         };
-        SpotBody: {
-            /** Format: double */
-            xCm: number;
-            /** Format: double */
-            yCm: number;
-        };
         SpreadBody: {
             canner: components["schemas"]["CannerBody"];
             /** @description for the refrigerator; empty where nothing is over */
             left: string;
-            loads: components["schemas"]["MixedLoadBody"][];
+            loads: components["schemas"]["LoadBody"][];
             /** Format: int64 */
             minutes: number;
             /** @description false where jars were not counted, or none can be used */
@@ -1926,9 +3556,47 @@ export interface components {
              */
             sizes: number;
         };
+        "Start-clockRequest": {
+            kind: string;
+            /**
+             * Format: double
+             * @description its usual time where left out
+             */
+            minutes?: number;
+            name?: string;
+        };
+        "Start-practiceRequest": {
+            /**
+             * Format: int64
+             * @description the same one brings the same troubles
+             */
+            seed?: number;
+            /**
+             * Format: double
+             * @description how many times as fast
+             */
+            times: number;
+        };
         StockBody: {
             jars: components["schemas"]["OwnedFields"][];
             mouths: components["schemas"]["ClosureFields"][];
+        };
+        StoveBody: {
+            /** @description what rings and was not heard yet, the most urgent first */
+            alarms: components["schemas"]["AlarmBody"][];
+            clocks: components["schemas"]["SideBody"][];
+            /** @description what comes next over all loads and clocks, the soonest first; three at most */
+            coming: components["schemas"]["ComingBody"][];
+            /**
+             * Format: int64
+             * @description the last line that was told
+             */
+            last: number;
+            loads: components["schemas"]["LoadNowBody"][];
+            /** @description null outside of practice */
+            practice: components["schemas"]["PracticeBody"];
+            /** @description of day, 14:05 */
+            time: string;
         };
         SweetenerBody: {
             /** Format: double */
@@ -1988,6 +3656,13 @@ export interface components {
             parts: components["schemas"]["TablePart"][];
             source: string;
         };
+        TakenBody: {
+            /** @description it was taken in; otherwise this is what would happen */
+            done: boolean;
+            notes: string[];
+            text: string;
+            took: components["schemas"]["TookBody"][];
+        };
         TakesBody: {
             jar: string;
             /** @description the pot does not take them */
@@ -1998,6 +3673,60 @@ export interface components {
         "Tap-lotRequest": {
             /** @enum {string} */
             ripeness: "hard" | "nearly" | "ready" | "past";
+        };
+        TapBody: {
+            /** @description it is of every jar but one */
+            but: boolean;
+            /** @description it is of one jar */
+            jar: boolean;
+            kind: string;
+            text: string;
+            what: string;
+        };
+        TellFields: {
+            /**
+             * Format: int64
+             * @description the number of the last event that was seen, so that the same thing told by two is one
+             */
+            after: number;
+            /**
+             * Format: int64
+             * @description how long ago it happened
+             */
+            agoMs?: number;
+            /** @description of altitude, as typed */
+            altitude?: string;
+            /** @description the device that proposed it */
+            by?: string;
+            /** @description of a check: jars that are not right yet */
+            except?: number[] | null;
+            /**
+             * Format: int64
+             * @description from 1; 0 for the load
+             */
+            jar?: number;
+            /** @description jars-in, lid-on, boil, boil-lost and so on */
+            kind: string;
+            /**
+             * Format: int64
+             * @description of a correction: by how much later, earlier under 0
+             */
+            shiftMs?: number;
+            /**
+             * Format: int64
+             * @description of confirmed: for how long it has boiled hard
+             */
+            sinceMs?: number;
+            /**
+             * Format: int64
+             * @description of a correction: the number of what is corrected
+             */
+            target?: number;
+            /** @description of a note */
+            text?: string;
+            /** @description of a correction: it did not happen */
+            void?: boolean;
+            what?: string;
         };
         TestedBody: {
             acid: components["schemas"]["AcidBody"];
@@ -2027,10 +3756,31 @@ export interface components {
             /** Format: int64 */
             waterOverJarsInches: number | null;
         };
+        "Thermometer-readingRequest": {
+            /** @description its name or id, or the id of the load in it */
+            canner: string;
+            /** Format: double */
+            celsius?: number;
+            /** Format: double */
+            fahrenheit?: number;
+        };
+        ThermometerBody: {
+            /** @description where water boils here */
+            boil: string;
+            /** Format: double */
+            boilC: number;
+            /** @description the last half hour, the oldest first */
+            points: components["schemas"]["PointBody"][];
+            /** @description 205 °F, or that it is silent */
+            text: string;
+        };
         "Tick-readyRequest": {
             batches: string;
             item: string;
             ticked: boolean;
+        };
+        TierBody: {
+            jars: components["schemas"]["PlacedBody"][];
         };
         TimeBody: {
             /** @description empty where the fruit is acid enough */
@@ -2054,6 +3804,78 @@ export interface components {
             /** @description over the jars; empty in steam */
             water: string;
         };
+        ToldFields: {
+            /** @enum {string} */
+            act: "opened" | "eaten" | "given" | "moved" | "looked" | "discarded" | "broken" | "warned" | "undone";
+            /**
+             * Format: int64
+             * @description of undone: the line to take back, as the jar says it
+             */
+            last?: number;
+            /** @description of moved */
+            place?: string;
+            /** @description of given */
+            who?: string;
+            /** @description of discarded and broken: a sign of /api/shelf, or words */
+            why?: string;
+        };
+        TookBody: {
+            /** Format: int64 */
+            changed: number;
+            /** Format: int64 */
+            new: number;
+            /** Format: int64 */
+            same: number;
+            /** @description in words, such as jars */
+            what: string;
+        };
+        TraceBody: {
+            batches: components["schemas"]["LinkBody"][];
+            /** @description every one that was decided on, wherever it is */
+            jars: components["schemas"]["ShelfJarBody"][];
+            loads: components["schemas"]["LinkBody"][];
+            /** @description of which they are */
+            lots: components["schemas"]["LinkBody"][];
+            name: string;
+            /** @enum {string} */
+            of: "load" | "batch" | "lot";
+            /** @description jars that are not on any shelf: in the canner, on the tray, broken */
+            others: string[];
+            /** @description the recall that stands against them; empty where there is none */
+            recall: string;
+            ref: string;
+            /** @description how many, and where */
+            text: string;
+        };
+        TrayJarBody: {
+            causes: components["schemas"]["CauseBody"][];
+            /** @description what may be done with it, the usual first */
+            do: components["schemas"]["DoBody"][];
+            /** @description empty where it is still to be decided */
+            done: string;
+            /** @enum {string} */
+            fate: "wait" | "keep" | "use-first" | "refrigerate" | "choose" | "discard";
+            /** @description of the 24 hours, where there is something to choose */
+            left: string;
+            /** Format: int64 */
+            n: number;
+            /** @description empty where it was not looked at yet */
+            seal: string;
+            /** @description what was found and, once it is, what was done */
+            text: string;
+            why: string;
+        };
+        TrayLoadBody: {
+            about: components["schemas"]["AboutLoad"];
+            /** @description that it is too early to look; empty where it is not */
+            early: string;
+            id: string;
+            jars: components["schemas"]["TrayJarBody"][];
+            /** @description since they came out */
+            since: string;
+            /** @description they have stood for 18 hours */
+            urge: boolean;
+        };
         VarietyFields: {
             kind: string;
             months?: string;
@@ -2065,6 +3887,67 @@ export interface components {
              */
             tart: number;
             texture?: string;
+        };
+        WantBody: {
+            /** @description like jars that are not counted, and why; empty where there are none */
+            apart: string;
+            /** @description 2026-12-20; through the year where left out */
+            by?: string;
+            /**
+             * Format: int64
+             * @description jars in a year, or by the day
+             */
+            count: number;
+            /** @enum {string} */
+            for: "household" | "guests" | "gifts";
+            /** @description any where left out */
+            form?: string;
+            have: string;
+            id: string;
+            jar: string;
+            /** @description what is wanted, in words */
+            name: string;
+            /** Format: int64 */
+            nextPut: number;
+            note?: string;
+            /** @description what nobody wants; empty where there is none */
+            over: string;
+            /**
+             * Format: double
+             * @description 0 to 1, of what is wanted
+             */
+            part: number;
+            product: string;
+            /** @description empty where there is enough */
+            short: string;
+            /** @description 24 quarts */
+            want: string;
+            /** @description for whom and by when */
+            whom: string;
+        };
+        WantFields: {
+            /** @description 2026-12-20; through the year where left out */
+            by?: string;
+            /**
+             * Format: int64
+             * @description jars in a year, or by the day
+             */
+            count: number;
+            /** @enum {string} */
+            for: "household" | "guests" | "gifts";
+            /** @description any where left out */
+            form?: string;
+            jar: string;
+            note?: string;
+            product: string;
+        };
+        WantsBody: {
+            explain: string;
+            /** @description the next season's list, in the order of the seasons */
+            next: components["schemas"]["PutUpBody"][];
+            /** @description what is on the shelf and nobody wants */
+            nobody: string[];
+            wants: components["schemas"]["WantBody"][];
         };
         WaterBody: {
             /** Format: double */
@@ -2472,6 +4355,64 @@ export interface operations {
             };
         };
     };
+    "batch-ran": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RanBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "restore-batch": {
         parameters: {
             query?: never;
@@ -2490,6 +4431,159 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "mark-for-show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+                jar: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "off-the-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+                jar: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchBody"];
                 };
             };
             /** @description Not Found */
@@ -2705,7 +4799,10 @@ export interface operations {
     };
     closings: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description how many of the newest to leave out */
+                skip?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3101,11 +5198,533 @@ export interface operations {
             };
         };
     };
+    backup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "batches-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "batch-pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "take-in": {
+        parameters: {
+            query?: {
+                kind?: "jars" | "lots" | "batches" | "kitchen";
+                /** @description say what it would do, and do nothing */
+                only?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBody"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "jars-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "kitchen-json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "kitchen-schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "label-png": {
+        parameters: {
+            query?: {
+                /** @description of /api/labels */
+                sheet?: string;
+                /** @description ids, joined by commas */
+                jars?: string;
+                /** @description all jars of a load */
+                load?: string;
+                /** @description all jars of a place; with boxes, its end */
+                place?: string;
+                /** @description all jars in the house that have these words */
+                q?: string;
+                /** @description the end of each box or place instead of jars */
+                boxes?: boolean;
+                /** @description the first label of the sheet that is still there */
+                first?: number;
+                copies?: number;
+                /** @description without a code */
+                noCode?: boolean;
+                /** @description edges to cut along */
+                outline?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "labels-pdf": {
+        parameters: {
+            query?: {
+                /** @description of /api/labels */
+                sheet?: string;
+                /** @description ids, joined by commas */
+                jars?: string;
+                /** @description all jars of a load */
+                load?: string;
+                /** @description all jars of a place; with boxes, its end */
+                place?: string;
+                /** @description all jars in the house that have these words */
+                q?: string;
+                /** @description the end of each box or place instead of jars */
+                boxes?: boolean;
+                /** @description the first label of the sheet that is still there */
+                first?: number;
+                copies?: number;
+                /** @description without a code */
+                noCode?: boolean;
+                /** @description edges to cut along */
+                outline?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "lots-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "shelf-pdf": {
+        parameters: {
+            query?: {
+                /** @description every jar with its letters, instead of like ones together */
+                every?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     first: {
         parameters: {
             query?: {
                 product?: string;
-                /** @description the id of a lot, to begin with all that is left of it */
+                /** @description the id of a lot or of what is left over from it, to begin with all that is left of it */
                 lot?: string;
             };
             header?: never;
@@ -3239,6 +5858,454 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenBody"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-label-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Set-label-addressRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "look-at-labels": {
+        parameters: {
+            query?: {
+                /** @description of /api/labels */
+                sheet?: string;
+                /** @description ids, joined by commas */
+                jars?: string;
+                /** @description all jars of a load */
+                load?: string;
+                /** @description all jars of a place; with boxes, its end */
+                place?: string;
+                /** @description all jars in the house that have these words */
+                q?: string;
+                /** @description the end of each box or place instead of jars */
+                boxes?: boolean;
+                /** @description the first label of the sheet that is still there */
+                first?: number;
+                copies?: number;
+                /** @description without a code */
+                noCode?: boolean;
+                /** @description edges to cut along */
+                outline?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "print-labels": {
+        parameters: {
+            query?: {
+                /** @description of /api/labels */
+                sheet?: string;
+                /** @description ids, joined by commas */
+                jars?: string;
+                /** @description all jars of a load */
+                load?: string;
+                /** @description all jars of a place; with boxes, its end */
+                place?: string;
+                /** @description all jars in the house that have these words */
+                q?: string;
+                /** @description the end of each box or place instead of jars */
+                boxes?: boolean;
+                /** @description the first label of the sheet that is still there */
+                first?: number;
+                copies?: number;
+                /** @description without a code */
+                noCode?: boolean;
+                /** @description edges to cut along */
+                outline?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
             /** @description Conflict */
@@ -3837,6 +6904,414 @@ export interface operations {
             };
         };
     };
+    "practice-stove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "start-practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Start-practiceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "end-practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "practice-start-clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Practice-start-clockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "practice-clock-heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "practice-clock-stopped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "practice-tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TellFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     prices: {
         parameters: {
             query?: never;
@@ -4118,6 +7593,336 @@ export interface operations {
             };
         };
     };
+    recalls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallLine"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "call-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecallFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    recall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "undo-recall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    scales: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "scale-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Scale-readingRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     schools: {
         parameters: {
             query?: never;
@@ -4169,6 +7974,662 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["QuestionBody"][] | null;
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "jars-of-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarFields"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    jars: {
+        parameters: {
+            query?: {
+                /** @description all of these words, anywhere */
+                q?: string;
+                state?: "here" | "gone" | "all" | "shelf" | "open" | "refrigerator" | "freezer" | "eaten" | "given" | "broken" | "discarded" | "pulled";
+                place?: string;
+                newest?: boolean;
+                skip?: number;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundJarsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    jar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarPageBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-jar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarWordsFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarPageBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "tell-of-jar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToldFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarPageBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-shelf-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceFieldsOfShelf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-shelf-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceFieldsOfShelf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-shelf-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "look-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -4608,6 +9069,360 @@ export interface operations {
             };
         };
     };
+    stove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "start-clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Start-clockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "clock-heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "clock-stopped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "open-load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Open-loadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TellFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoveBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     syrup: {
         parameters: {
             query: {
@@ -4811,6 +9626,267 @@ export interface operations {
             };
         };
     };
+    "thermometer-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Thermometer-readingRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    trace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                of: "load" | "batch" | "lot";
+                ref: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    tray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayLoadBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "jar-done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoneFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayLoadBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoundFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayLoadBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "keep-variety": {
         parameters: {
             query?: never;
@@ -4831,6 +9907,206 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    wants: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-want": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-want": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantsBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-want": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantsBody"];
                 };
             };
             /** @description Not Found */

@@ -2,13 +2,12 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
-/** A canner from above, to scale, with the jars as they will stand. */
+/** One tier of a load from above, to scale, with the jars as they will stand. */
 const props = defineProps<{
   canner: Schemas['CannerBody']
-  load: Schemas['LoadBody']
-  jar: Schemas['JarBody']
+  placed: Schemas['PlacedBody'][]
+  label: string
   tint: string
-  index: number
 }>()
 
 const halfX = computed(() => (props.canner.diameterCm || props.canner.lengthCm) / 2)
@@ -20,7 +19,7 @@ const halfY = computed(() => (props.canner.diameterCm || props.canner.widthCm) /
     class="pot"
     :viewBox="`${-halfX - 3} ${-halfY - 1.2} ${2 * halfX + 6} ${2 * halfY + 2.4}`"
     role="img"
-    :aria-label="`Load ${index + 1}: ${load.text} in the ${canner.name}, from above`"
+    :aria-label="`${label} in the ${canner.name}, from above`"
   >
     <g fill="var(--color-plate)" stroke="var(--color-rim)" stroke-width="0.6">
       <rect :x="-halfX - 2.4" y="-3" width="4" height="6" rx="1.6" />
@@ -45,10 +44,10 @@ const halfY = computed(() => (props.canner.diameterCm || props.canner.widthCm) /
       rx="1.4"
       fill="var(--color-glass)"
     />
-    <g v-for="(s, i) in load.spots" :key="i" :transform="`translate(${s.xCm} ${s.yCm})`">
-      <title>{{ jar.one }} {{ i + 1 }} of {{ load.jars }} in load {{ index + 1 }}</title>
-      <circle :r="jar.diameterCm / 2" :fill="tint" stroke="var(--color-rim)" stroke-width="0.35" />
-      <circle :r="jar.diameterCm / 2 - 0.9" fill="var(--color-plate)" opacity="0.55" />
+    <g v-for="(p, i) in placed" :key="i" :transform="`translate(${p.xCm} ${p.yCm})`">
+      <title>{{ p.one }} {{ i + 1 }} of {{ placed.length }}</title>
+      <circle :r="p.diameterCm / 2" :fill="tint" stroke="var(--color-rim)" stroke-width="0.35" />
+      <circle :r="p.diameterCm / 2 - 0.9" fill="var(--color-plate)" opacity="0.55" />
     </g>
   </svg>
 </template>

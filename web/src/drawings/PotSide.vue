@@ -2,25 +2,16 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
-/** A canner from the side, to scale: rack, jars, and the water line with the room left for the boil. */
+/** A loaded canner from the side, to scale: rack, jars, and the water line with the room left for the boil. */
 const props = defineProps<{
   canner: Schemas['CannerBody']
   water: Schemas['WaterLevels']
-  jar: Schemas['JarBody']
   tint: string
 }>()
 
 const w = computed(() => props.canner.diameterCm || props.canner.lengthCm)
 const h = computed(() => props.canner.depthCm)
 const level = computed(() => h.value - props.water.afterCm)
-const jarTop = computed(() => h.value - props.canner.rackCm - props.jar.heightCm)
-
-/** As many jars as stand side by side, for the look of it. */
-const jars = computed(() => {
-  const n = Math.max(1, Math.floor(w.value / (props.jar.diameterCm + 0.6)))
-  const step = w.value / n
-  return Array.from({ length: n }, (_, i) => step * (i + 0.5) - props.jar.diameterCm / 2)
-})
 </script>
 
 <template>
@@ -40,21 +31,31 @@ const jars = computed(() => {
       stroke-width="0.5"
       stroke-dasharray="1.2 0.8"
     />
-    <g v-for="x in jars" :key="x">
+    <g v-for="(j, i) in canner.side" :key="i" :transform="`translate(${w / 2 + j.xCm} ${h - j.footCm})`">
+      <line
+        v-if="j.footCm > canner.rackCm"
+        :x1="-j.diameterCm / 2"
+        :x2="j.diameterCm / 2"
+        y1="0.4"
+        y2="0.4"
+        stroke="var(--color-quiet)"
+        stroke-width="0.5"
+        stroke-dasharray="1.2 0.8"
+      />
       <rect
-        :x="x"
-        :y="jarTop + 1.2"
-        :width="jar.diameterCm"
-        :height="jar.heightCm - 1.2"
+        :x="-j.diameterCm / 2"
+        :y="1.2 - j.heightCm"
+        :width="j.diameterCm"
+        :height="j.heightCm - 1.2"
         rx="1.2"
         :fill="tint"
         stroke="var(--color-rim)"
         stroke-width="0.35"
       />
       <rect
-        :x="x + jar.diameterCm * 0.16"
-        :y="jarTop"
-        :width="jar.diameterCm * 0.68"
+        :x="-j.diameterCm * 0.34"
+        :y="-j.heightCm"
+        :width="j.diameterCm * 0.68"
         height="1.3"
         rx="0.3"
         fill="var(--color-plate)"

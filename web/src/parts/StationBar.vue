@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
+import { useMediaQuery } from '@vueuse/core'
 import { useKitchen } from '@/api/kitchen'
 import { stations } from '@/stations/stations'
+import StationMenu from './StationMenu.vue'
 
 defineEmits<{ keys: [] }>()
 const { data: kitchen } = useKitchen()
+const narrow = useMediaQuery('(max-width: 760px)')
 </script>
 
 <template>
   <header class="bar">
     <span class="name">Mellisca</span>
-    <nav aria-label="Stations">
+    <StationMenu v-if="narrow" />
+    <nav v-else aria-label="Stations">
       <RouterLink
         v-for="s in stations"
         :key="s.name"
@@ -80,8 +84,9 @@ nav {
   font-weight: 700;
   color: var(--color-rim-text);
 }
-@media (max-width: 640px) {
+@media (max-width: 760px) {
   .bar {
+    position: relative;
     gap: 6px;
     padding: 0 8px;
   }
@@ -90,6 +95,8 @@ nav {
     display: none;
   }
   .help {
+    flex: none;
+    width: 48px;
     margin-left: auto;
   }
 }

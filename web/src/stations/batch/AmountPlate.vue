@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Plan } from '@/api/client'
 import CostLine from './CostLine.vue'
+import SharesLine from './SharesLine.vue'
 import SpreadDialog from './SpreadDialog.vue'
 import WhyKey from './WhyKey.vue'
 import type { Sentence } from './sentence'
 
-defineProps<{ plan: Plan; sentence: Sentence; tint: string }>()
+const props = defineProps<{ plan: Plan; sentence: Sentence; tint: string }>()
+const s = computed(() => props.sentence)
 const spreading = ref(false)
 </script>
 
@@ -17,7 +19,10 @@ const spreading = ref(false)
     <template v-if="plan.jars">
       <p class="figure" data-jars>{{ plan.jars.text }}</p>
       <p v-if="plan.jars.range" class="small">
-        {{ plan.jars.range }}. Have <strong>{{ plan.jars.ready }}</strong> jars and lids ready.
+        {{ plan.jars.range
+        }}<template v-if="!plan.jars.sizes.length"
+          >. Have <strong>{{ plan.jars.ready }}</strong> jars and lids ready</template
+        >.
       </p>
       <p v-if="plan.jars.learned" class="small quiet" data-learned>{{ plan.jars.learned }}</p>
     </template>
@@ -26,9 +31,10 @@ const spreading = ref(false)
         >; {{ plan.fruit.range }}</template
       >
     </p>
+    <SharesLine v-if="plan.blendable" :plan="plan" :sentence="sentence" @blend="s.blending = true" />
     <p v-if="plan.short" class="note" data-short>{{ plan.short }}</p>
     <button
-      v-if="plan.counted && plan.jars?.range"
+      v-if="plan.counted && plan.jars?.range && !plan.jars.sizes.length"
       type="button"
       class="key"
       data-open-spread

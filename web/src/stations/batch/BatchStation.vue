@@ -3,9 +3,10 @@ import { PrinterIcon, TrashIcon } from '@heroicons/vue/24/outline'
 import { computed, ref, toRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { useBatches } from '@/api/batches'
-import type { Plan } from '@/api/client'
+import { Problem, type Plan } from '@/api/client'
 import { useKitchen } from '@/api/kitchen'
 import { useCatalogue, useFirst, usePlan } from '@/api/plan'
+import { ontoHob } from '@/api/stove'
 import { useSources } from '@/api/sources'
 import { tint as tintOf } from '@/drawings/tints'
 import AmountPlate from './AmountPlate.vue'
@@ -63,9 +64,22 @@ function fresh() {
 }
 const print = () => window.print()
 
+async function cook() {
+  if (!id.value) return
+  try {
+    await ontoHob(id.value)
+    void router.push({ name: 'stove' })
+  } catch (e) {
+    failed.value =
+      e instanceof Problem ? Object.values(e.fields).join(' ') || e.message : 'That did not work.'
+  }
+}
+
 const closing = ref(false)
+const done = ref<string>()
 function closed() {
   closing.value = false
+  done.value = id.value
   said.value = 'Closed. Its jars are learned from, and its fruit came off its lots.'
 }
 </script>
@@ -81,6 +95,7 @@ function closed() {
       :problems="problems"
       :sources="sources ?? []"
       :planned-in="plan?.canner.id ?? ''"
+      :planned-jars="plan?.jars?.text ?? `6 ${plan?.jar.many ?? 'quarts'}`"
     />
     <div v-if="plan" class="answers" :class="{ waiting }" :aria-busy="waiting" data-plan>
       <RefusalPlate
@@ -107,7 +122,7 @@ function closed() {
           <RecipePlate v-if="plan.recipe" :plan="plan" :recipe="plan.recipe" />
         </div>
         <div class="stack">
-          <LoadsPlate :plan="plan" :tint="tint" />
+          <LoadsPlate :plan="plan" :tint="tint" @choose="sentence.put($event)" />
         </div>
       </template>
       <div class="stack">
@@ -128,6 +143,9 @@ function closed() {
     <p class="said" role="status">
       <span v-if="failed" class="failed">{{ failed }}</span>
       <span v-else>{{ said }}</span>
+      <RouterLink v-if="done && done === id" :to="{ name: 'add-jars', query: { batch: id } }" data-to-shelf
+        >Its jars onto the shelf</RouterLink
+      >
       <button v-if="deleted" type="button" class="key" @click="saving.undo">Undo</button>
     </p>
     <button v-if="id" type="button" class="key" aria-label="Delete this batch" @click="saving.discard">
@@ -140,6 +158,16 @@ function closed() {
       data-get-ready
       >Get ready</RouterLink
     >
+    <button
+      v-if="id && plan?.time"
+      type="button"
+      class="key"
+      data-cook
+      :disabled="saving.changed()"
+      @click="cook"
+    >
+      Onto the hob
+    </button>
     <button
       v-if="id && plan && plan.status !== 'refused'"
       type="button"

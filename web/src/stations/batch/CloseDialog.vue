@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { computed, reactive } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { type Catalogue, type Kitchen, type Plan } from '@/api/client'
 import { useClosingChanges } from '@/api/fruit'
+import { useRan } from '@/api/stove'
 import { useProblems } from '@/parts/problems'
 
 /** What a batch gave: yields, liquid and minutes are learned from it, and its fruit comes off its lots. */
@@ -10,17 +11,36 @@ const props = defineProps<{ id: string; plan: Plan; catalogue: Catalogue; kitche
 const emit = defineEmits<{ close: []; closed: [] }>()
 const { close } = useClosingChanges()
 
+const sizes = computed(() =>
+  props.plan.jars?.sizes.length
+    ? props.plan.jars.sizes
+    : [{ jar: props.plan.jar.id, count: props.plan.jars?.planned ?? 0 }],
+)
 const own = computed(() => {
   const jars = props.kitchen?.jars ?? []
   return props.catalogue.jars.filter(
     (j) =>
-      (jars.length ? jars.includes(j.id) : j.system === props.kitchen?.units) || j.id === props.plan.jar.id,
+      (jars.length ? jars.includes(j.id) : j.system === props.kitchen?.units) ||
+      j.id === props.plan.jar.id ||
+      sizes.value.some((s) => s.jar === j.id),
   )
 })
-const counts = reactive<Record<string, string>>({
-  [props.plan.jar.id]: String(props.plan.jars?.planned ?? ''),
+const counts = reactive<Record<string, string>>(
+  Object.fromEntries(sizes.value.map((s) => [s.jar, String(s.count || '')])),
+)
+const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', left: '', note: '' })
+const steps = reactive({ prepareMinutes: '', cookMinutes: '', fillMinutes: '', boilMinutes: '' })
+/** What the stove timed is there to be changed. */
+const { data: ran } = useRan(props.id)
+watch(ran, (r) => {
+  if (r?.boilMinutes && !steps.boilMinutes) steps.boilMinutes = String(r.boilMinutes)
 })
-const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', prepare: '', boil: '', note: '' })
+const stepNames = {
+  prepareMinutes: 'Getting the fruit ready',
+  cookMinutes: 'Cooking it',
+  fillMinutes: 'Filling the jars',
+  boilMinutes: 'From jars in to the boil',
+}
 const { problems, trying } = useProblems()
 
 async function save() {
@@ -31,8 +51,11 @@ async function save() {
         jars: own.value.map((j) => ({ jar: j.id, count: Number(counts[j.id]) || 0 })),
         fruit: fields.fruit,
         liquid: fields.liquid,
-        prepareMinutes: Number(fields.prepare) || 0,
-        boilMinutes: Number(fields.boil) || 0,
+        liquidLeft: fields.left,
+        prepareMinutes: Number(steps.prepareMinutes) || 0,
+        cookMinutes: Number(steps.cookMinutes) || 0,
+        fillMinutes: Number(steps.fillMinutes) || 0,
+        boilMinutes: Number(steps.boilMinutes) || 0,
         note: fields.note,
       },
     })
@@ -46,6 +69,7 @@ async function save() {
     <DialogPanel class="plate panel" data-close-dialog>
       <DialogTitle as="h2">What did it give?</DialogTitle>
       <form @submit.prevent="save">
+        <p v-if="ran?.text" data-ran>{{ ran.text }}</p>
         <p v-for="(text, field) in problems" :key="field" class="problem" role="alert" :data-problem="field">
           {{ text }}
         </p>
@@ -58,23 +82,27 @@ async function save() {
         </fieldset>
         <div class="grid">
           <label
-            >Fruit that went in<input v-model="fields.fruit" class="field" data-field="closed-fruit"
+            >{{ plan.madeOf ? `${plan.madeOf} that went in` : 'Fruit that went in'
+            }}<input v-model="fields.fruit" class="field" data-field="closed-fruit"
           /></label>
           <label v-if="plan.liquid"
-            >Liquid that went into jars<input
+            >Liquid made ready<input
               v-model="fields.liquid"
               class="field"
               placeholder="9 cups, if you measured"
               data-field="closed-liquid"
           /></label>
-          <label
-            >Minutes to get the fruit ready<input v-model="fields.prepare" class="field" inputmode="numeric"
+          <label v-if="plan.liquid"
+            >Of it left over<input v-model="fields.left" class="field" data-field="closed-left"
           /></label>
-          <label
-            >Minutes from jars in to the boil<input v-model="fields.boil" class="field" inputmode="numeric"
-          /></label>
-          <label class="wide">A word for next year<input v-model="fields.note" class="field" /></label>
         </div>
+        <fieldset class="grid">
+          <legend>Minutes, as far as you know them</legend>
+          <label v-for="(name, step) in stepNames" :key="step"
+            >{{ name }}<input v-model="steps[step]" class="field" inputmode="numeric" :data-field="step"
+          /></label>
+        </fieldset>
+        <label>A word for next year<input v-model="fields.note" class="field" /></label>
         <div class="keys">
           <button type="button" class="key" @click="$emit('close')">Not yet</button>
           <button type="submit" class="key key-main" data-close-batch>Close the batch</button>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { Plan } from '@/api/client'
+import type { Plan, Request } from '@/api/client'
 import PotDrawing from '@/drawings/PotDrawing.vue'
 import PotSide from '@/drawings/PotSide.vue'
 import WhyKey from './WhyKey.vue'
 
 defineProps<{ plan: Plan; tint: string }>()
+defineEmits<{ choose: [request: Request] }>()
 </script>
 
 <template>
@@ -14,26 +15,46 @@ defineProps<{ plan: Plan; tint: string }>()
     <p v-if="plan.canner.text" class="figure" data-loads>{{ plan.canner.text }}</p>
     <p v-if="plan.canner.note" class="note" data-canner-note>{{ plan.canner.note }}</p>
     <p v-else class="quiet small">
-      {{ plan.canner.id ? 'It' : `The usual ${plan.canner.size} canner` }} takes {{ plan.canner.capacity }}.
-      <template v-if="plan.time && plan.canner.loads.length > 1"
+      {{ plan.canner.id ? 'It' : `The usual ${plan.canner.size} canner` }} takes {{ plan.canner.capacity
+      }}<template v-if="plan.jars && plan.jars.sizes.length > 1"> of the {{ plan.jar.many }}</template
+      >.
+      <template v-if="plan.time && plan.canner.loads.length > 1 && !plan.jars?.sizes.length"
         >Each load runs its {{ plan.time.minutes }} min.</template
       >
     </p>
     <div class="pots" :class="{ one: plan.canner.loads.length === 1 }">
-      <PotDrawing
-        v-for="(load, i) in plan.canner.loads"
-        :key="i"
-        :canner="plan.canner"
-        :load="load"
-        :jar="plan.jar"
-        :tint="tint"
-        :index="i"
-      />
+      <figure v-for="(load, i) in plan.canner.loads" :key="i">
+        <template v-for="(tier, n) in load.tiers" :key="n">
+          <PotDrawing
+            :canner="plan.canner"
+            :placed="tier.jars"
+            :label="`Load ${i + 1}: ${load.text}`"
+            :tint="tint"
+          />
+          <figcaption v-if="load.tiers.length > 1" class="quiet">
+            {{ n ? 'above' : 'below' }}
+          </figcaption>
+        </template>
+        <figcaption v-if="plan.jars?.sizes.length" data-load>
+          {{ load.text }}<strong v-if="load.minutes">, {{ load.minutes }} min</strong>
+        </figcaption>
+      </figure>
     </div>
-    <p v-for="o in plan.canner.offers" :key="o" class="small" data-offer>{{ o }}</p>
+    <p v-for="o in plan.canner.offers" :key="o.text" class="small" data-offer>
+      {{ o.text }}
+      <button
+        v-if="o.request"
+        type="button"
+        class="plain"
+        data-take-offer
+        @click="$emit('choose', o.request)"
+      >
+        Plan it so
+      </button>
+    </p>
     <template v-if="plan.canner.water">
       <h3>Water</h3>
-      <PotSide class="side" :canner="plan.canner" :water="plan.canner.water" :jar="plan.jar" :tint="tint" />
+      <PotSide class="side" :canner="plan.canner" :water="plan.canner.water" :tint="tint" />
       <p class="small" data-water>
         <strong>{{ plan.canner.water.pour }}</strong> at {{ plan.canner.water.fillAt }}:
         {{ plan.canner.water.before }} deep before the jars, {{ plan.canner.water.after }} with them.
@@ -72,6 +93,19 @@ h3 {
 .pots.one {
   grid-template-columns: minmax(0, 190px);
   justify-content: center;
+}
+figure {
+  margin: 0;
+}
+figcaption {
+  line-height: 1.2;
+  text-align: center;
+}
+.plain {
+  min-height: 40px;
+  color: var(--color-rim-text);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 .side {
   max-width: 210px;

@@ -61,6 +61,14 @@ const print = () => window.print()
       <RouterLink v-if="ids.length === 1" :to="{ name: 'batch', params: { id: ids[0] } }" class="key link"
         >To the batch</RouterLink
       >
+      <a
+        v-if="ids.length === 1"
+        class="key link"
+        :href="`/api/files/batches/${ids[0]}/card.pdf`"
+        target="_blank"
+        data-card
+        >Its card as PDF</a
+      >
       <a v-if="list" class="key link" :href="`/api/ready.txt?batches=${chosen}`" data-text>As plain text</a>
       <button v-if="list" type="button" class="key key-main" @click="print">Print the list</button>
     </footer>

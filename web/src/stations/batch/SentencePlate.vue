@@ -2,14 +2,14 @@
 import { ExclamationTriangleIcon } from '@heroicons/vue/24/outline'
 import { computed } from 'vue'
 import type { Catalogue, Kitchen } from '@/api/client'
-import { useFruit } from '@/api/fruit'
-import { usePots } from '@/api/pots'
 import type { OwnSource } from '@/api/sources'
 import SentenceField from '@/parts/SentenceField.vue'
 import SentenceListbox from '@/parts/SentenceListbox.vue'
 import SentenceManyBox from '@/parts/SentenceManyBox.vue'
 import ConditionsLine from './ConditionsLine.vue'
+import JarWords from './JarWords.vue'
 import LiquidWords from './LiquidWords.vue'
+import LotWords from './LotWords.vue'
 import ProductBox from './ProductBox.vue'
 import type { Sentence } from './sentence'
 
@@ -20,35 +20,10 @@ const props = defineProps<{
   problems: Record<string, string>
   sources: OwnSource[]
   plannedIn: string
+  plannedJars: string
 }>()
 
-const { data: pots } = usePots()
-const canners = computed(() =>
-  (pots.value?.pots ?? [])
-    .filter(
-      (p) => (p.kind === 'steam') === (props.sentence.filled.method === 'steam') && p.kind !== 'cooking',
-    )
-    .map((p) => ({ id: p.id, name: p.name })),
-)
-
-const { data: fruit } = useFruit()
-const lots = computed(() =>
-  (fruit.value?.lots ?? [])
-    .filter((l) => l.products.includes(props.sentence.request.product))
-    .map((l) => ({ id: l.id, name: l.name })),
-)
-
 const s = computed(() => props.sentence)
-const own = (j: Catalogue['jars'][number]) => {
-  const jars = props.kitchen?.jars ?? []
-  return jars.length ? jars.includes(j.id) : j.system === props.kitchen?.units
-}
-/** The kitchen's own jars first, then the others. */
-const jars = computed(() =>
-  [...props.catalogue.jars]
-    .sort((a, b) => Number(own(b)) - Number(own(a)))
-    .map((j) => ({ id: j.id, name: j.many })),
-)
 const needsAcid = computed(
   () =>
     s.value.product?.needsAcid ??
@@ -88,6 +63,18 @@ const needsAcid = computed(
         @source="(id, name) => s.putSource(id, name)"
         @update:model-value="s.putProduct($event)"
       />
+      <template v-if="s.request.varieties || s.blending">
+        from
+        <SentenceField
+          label="Varieties by their parts"
+          field="varieties"
+          unsaid="2 of one, 1 of another"
+          :model-value="s.request.varieties ?? ''"
+          :wrong="'varieties' in problems"
+          @typing="s.typing = true"
+          @update:model-value="s.put({ varieties: $event })"
+        />
+      </template>
       <template v-if="s.product?.blends.length">
         with
         <SentenceManyBox
@@ -132,44 +119,16 @@ const needsAcid = computed(
           @update:model-value="s.put({ thickener: $event })"
         />
       </template>
-      <template v-if="lots.length">
-        from
-        <SentenceManyBox
-          label="Lots"
-          field="lots"
-          none="no lot"
-          :options="lots"
-          :model-value="s.request.lots ?? ''"
-          @update:model-value="s.put({ lots: $event })"
-        />
-      </template>
+      <LotWords :sentence="sentence" />
       {{ ' ' }}<LiquidWords :sentence="sentence" :catalogue="catalogue" :problems="problems" />
-      <span class="comma">,</span> in
-      <SentenceListbox
-        label="Jar"
-        field="jar"
-        :options="jars"
-        :model-value="s.request.jar"
-        @update:model-value="s.put({ jar: $event })"
+      <JarWords
+        :sentence="sentence"
+        :catalogue="catalogue"
+        :kitchen="kitchen"
+        :problems="problems"
+        :planned-in="plannedIn"
+        :planned-jars="plannedJars"
       />
-      <span class="comma">,</span> by
-      <SentenceListbox
-        label="Process"
-        field="method"
-        :options="catalogue.methods"
-        :model-value="s.filled.method || 'boiling-water'"
-        @update:model-value="s.put({ method: $event, canner: '' })"
-      />
-      <template v-if="canners.length > 1">
-        in
-        <SentenceListbox
-          label="Canner"
-          field="canner"
-          :options="canners"
-          :model-value="s.request.canner || plannedIn"
-          @update:model-value="s.put({ canner: $event })"
-        />
-      </template>
       at
       <SentenceField
         label="Altitude"

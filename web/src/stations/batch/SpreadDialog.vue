@@ -2,14 +2,19 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ref, toRef } from 'vue'
 import { useSpread } from '@/api/stock'
-import MixedPot from '@/drawings/MixedPot.vue'
+import PotDrawing from '@/drawings/PotDrawing.vue'
 import type { Sentence } from './sentence'
 
 /** What the fruit likely gives, put into the jars at hand. */
 const props = defineProps<{ sentence: Sentence; tint: string }>()
-defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const sizes = ref(2)
 const { data: spread, error } = useSpread(toRef(props.sentence, 'request'), sizes)
+
+function take() {
+  if (spread.value) props.sentence.put({ sizes: spread.value.text })
+  emit('close')
+}
 </script>
 
 <template>
@@ -32,7 +37,14 @@ const { data: spread, error } = useSpread(toRef(props.sentence, 'request'), size
         </p>
         <div class="loads">
           <figure v-for="(l, i) in spread.loads" :key="i">
-            <MixedPot :canner="spread.canner" :load="l" :tint="tint" :index="i" />
+            <PotDrawing
+              v-for="(tier, n) in l.tiers"
+              :key="n"
+              :canner="spread.canner"
+              :placed="tier.jars"
+              :label="`Load ${i + 1}: ${l.text}`"
+              :tint="tint"
+            />
             <figcaption>
               {{ l.text }}, <strong>{{ l.minutes }} min</strong
               ><template v-if="l.mixed">: the longest of them rules</template>
@@ -47,7 +59,10 @@ const { data: spread, error } = useSpread(toRef(props.sentence, 'request'), size
             ><input v-model="sizes" type="radio" :value="n" name="sizes" :data-sizes="n" /> {{ n }}</label
           >
         </fieldset>
-        <button type="button" class="key key-main" @click="$emit('close')">Back to the batch</button>
+        <button type="button" class="key" @click="$emit('close')">Back to the batch</button>
+        <button v-if="spread?.ok" type="button" class="key key-main" data-take-sizes @click="take">
+          Plan these jars
+        </button>
       </div>
     </DialogPanel>
   </Dialog>

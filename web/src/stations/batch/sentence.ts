@@ -24,6 +24,8 @@ export function useSentence(
   const request = ref<Request>(unsaid)
   const begun = ref(false)
   const typing = ref(false)
+  /** Varieties are to be blended, though none is typed yet. */
+  const blending = ref(false)
   const product = computed<Product | undefined>(() =>
     request.value.source ? undefined : catalogue.value?.products.find((p) => p.id === request.value.product),
   )
@@ -95,6 +97,7 @@ export function useSentence(
     begun,
     restart,
     typing,
+    blending,
     product,
     filled,
     liquid,

@@ -100,7 +100,6 @@ h1 {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 360px), 1fr));
   gap: 14px;
-  align-items: start;
 }
 .side {
   display: grid;

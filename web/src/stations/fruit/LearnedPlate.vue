@@ -1,10 +1,25 @@
 <script setup lang="ts">
-import { useClosingChanges, useClosings } from '@/api/fruit'
+import { ref, watch } from 'vue'
+import { olderClosings, useClosingChanges, useClosings, type Closing } from '@/api/fruit'
 import PastForm from './PastForm.vue'
 
 /** What batches gave: what yields are learned from, and may be told to forget. */
 const { data: closings } = useClosings()
 const { forget } = useClosingChanges()
+
+/** Older ones follow on asking, a page at a time. */
+const page = 500
+const older = ref<Closing[]>([])
+const more = ref(false)
+watch(closings, (all) => {
+  older.value = []
+  more.value = all?.length === page
+})
+async function next() {
+  const got = await olderClosings((closings.value?.length ?? 0) + older.value.length)
+  older.value.push(...got)
+  more.value = got.length === page
+}
 </script>
 
 <template>
@@ -14,9 +29,15 @@ const { forget } = useClosingChanges()
       Yields start from the guide’s range and move by these. Close a saved batch to add to it.
     </p>
     <ul>
-      <li v-for="c in closings ?? []" :key="c.id" :class="{ forgotten: c.forgotten }" data-closing>
+      <li
+        v-for="c in [...(closings ?? []), ...older]"
+        :key="c.id"
+        :class="{ forgotten: c.forgotten }"
+        data-closing
+      >
         <div>
           <strong>{{ c.headline }}</strong>: {{ c.text }}
+          <span v-if="c.steps" class="quiet">{{ c.steps }}</span>
           <span class="quiet"
             >{{ c.day }}<template v-if="c.against">, {{ c.against }}</template
             ><template v-if="c.forgotten">, not learned from</template></span
@@ -27,6 +48,7 @@ const { forget } = useClosingChanges()
         </button>
       </li>
     </ul>
+    <button v-if="more" type="button" class="plain" data-older @click="next">Older ones</button>
     <PastForm />
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import { useFruitChanges, type Fruit, type Lot } from '@/api/fruit'
+import { useScales } from '@/api/stove'
 import { useProblems } from '@/parts/problems'
 
 /** A lot that came in, new or to be changed. */
@@ -18,6 +19,8 @@ const fields = reactive({
   got: props.lot?.got ?? '',
   note: props.lot?.note ?? '',
 })
+const { data: scales } = useScales()
+const weighed = computed(() => (scales.value ?? []).find((s) => s.fresh))
 const { problems, trying } = useProblems()
 const like = computed(() => props.fruit.kinds.find((k) => k.id === fields.kind)?.like ?? '20 lb')
 const known = computed(() => props.fruit.varieties.filter((v) => v.kind === fields.kind).map((v) => v.name))
@@ -74,6 +77,15 @@ async function save() {
       <label>Note<input v-model="fields.note" class="field" maxlength="500" /></label>
     </div>
     <div class="keys">
+      <button
+        v-if="weighed"
+        type="button"
+        class="key"
+        data-from-scale
+        @click="fields.bought = weighed.weight"
+      >
+        {{ weighed.weight }} by {{ weighed.name }}
+      </button>
       <button v-if="lot" type="button" class="key" @click="$emit('left')">Leave as it was</button>
       <button type="submit" class="key key-main" data-keep-lot>
         {{ lot ? 'Save the change' : 'Keep this lot' }}

@@ -68,6 +68,17 @@ const icons = { stop: BellAlertIcon, wait: ClockIcon, go: HandThumbUpIcon }
         >{{ m.name }}</RouterLink
       >
     </p>
+    <p v-for="o in lot.over" :key="o.lot" class="make" data-over>
+      {{ o.text }} is over:
+      <RouterLink
+        v-for="m in o.make"
+        :key="m.product"
+        :to="{ name: 'batch', query: { product: m.product, lot: o.lot } }"
+        class="key make-key"
+        :data-make-over="m.product"
+        >{{ m.name }}</RouterLink
+      >
+    </p>
     <p v-if="lot.uses.length" class="quiet small">Taken: {{ lot.uses.join(', ') }}</p>
     <p v-if="lot.note" class="small">{{ lot.note }}</p>
     <div class="keys">
@@ -78,6 +89,10 @@ const icons = { stop: BellAlertIcon, wait: ClockIcon, go: HandThumbUpIcon }
 </template>
 
 <style scoped>
+.lot {
+  display: flex;
+  flex-direction: column;
+}
 .lot.is-stop {
   border-color: var(--color-stop);
 }
@@ -167,6 +182,7 @@ p {
   display: flex;
   justify-content: flex-end;
   gap: 8px;
+  margin-top: auto;
 }
 .plain {
   min-height: 48px;

@@ -63,6 +63,8 @@ const { name, altitude, units, jars, said, problems, changed, save } = useSetup(
         <RouterLink :to="{ name: 'tables' }" class="key link" data-tables-link>The tested times</RouterLink>
         <p class="hint below">What is not there may be canned by a published source of your own.</p>
         <RouterLink :to="{ name: 'sources' }" class="key link">Own sources</RouterLink>
+        <p class="hint below">Everything that is kept, out of here and in; and backups.</p>
+        <RouterLink :to="{ name: 'files' }" class="key link" data-files-link>In and out</RouterLink>
       </section>
 
       <DevicePlate />

@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { useStove } from '@/api/stove'
+import HobPage from './HobPage.vue'
+import OntoHob from './OntoHob.vue'
+
+const hob = useStove(false)
+</script>
+
+<template>
+  <HobPage :hob="hob" title="Stove">
+    <template #empty><OntoHob :hob="hob" /></template>
+    <template #more><OntoHob :hob="hob" small /></template>
+  </HobPage>
+</template>
