@@ -53,7 +53,7 @@ func TestClosedBatchToTheShelf(t *testing.T) {
 	p := openAt(t, ownProgram(t)+"/batch", desktopWide, desktopHigh)
 	p.saved()
 	p.do(chromedp.Click(chromedp.JSPath(`[...document.querySelectorAll('[data-batch]')].find(e => e.innerText.toLowerCase().includes('apple pie filling'))`)))
-	p.until(`document.querySelector('[data-plan][aria-busy="false"]')?.innerText.toLowerCase().includes('filling') && !!document.querySelector('[data-close]')`)
+	p.until(`document.querySelector('[data-plan][aria-busy="false"]')?.innerText.toLowerCase().includes('apple pie filling') && !!document.querySelector('[data-close]')`)
 	p.press(`[data-close]`)
 	p.until(`!!document.querySelector('[role="dialog"] form')`)
 	p.write("closed-fruit", "14 lb")

@@ -2,10 +2,19 @@ package day
 
 import "slices"
 
-// heads is the earliest that each task can begin, by what comes before it alone.
+// heads is the earliest that each task can begin, by what comes before it alone. What has
+// begun did so when it did.
 func heads(p Problem) []int {
 	head := make([]int, len(p.Tasks))
+	begun := map[int]int{}
+	for _, f := range p.Fixed {
+		begun[f.Task] = f.Start
+	}
 	for i, t := range p.Tasks {
+		if start, ok := begun[i]; ok {
+			head[i] = start
+			continue
+		}
 		head[i] = max(p.Begin, t.From)
 		for _, a := range t.After {
 			head[i] = max(head[i], head[a]+p.Tasks[a].length(0))
@@ -41,13 +50,25 @@ func Bound(p Problem) int {
 	canners := make([][]piece, len(p.Canners)) // of loads that can be run in it alone
 	var any []piece
 	cold, coldFrom := never, never // by how much a first load heats longer, and from when
+	begun := map[int]bool{}        // what they do is done; that can only be over
+	for _, f := range p.Fixed {
+		begun[f.Task] = true
+		bound = max(bound, f.End)
+	}
+	warmed := len(begun) > 0 || slices.ContainsFunc(p.Canners, func(c Canner) bool { return c.Lit > 0 })
 	for i, t := range p.Tasks {
+		if begun[i] {
+			continue
+		}
 		bound = max(bound, head[i]+tail[i])
 		for _, h := range t.hands(0) {
 			hands = append(hands, piece{head[i] + h.From, h.To - h.From, tail[i] - h.To})
 		}
 		if l := t.Load; l != nil {
 			warm := min(l.Warm, l.Cold)
+			if warmed {
+				warm = 0 // some of it may be behind already
+			}
 			in := head[i] + l.Fill
 			of := piece{max(p.Begin, in-warm), warm + l.whole(), 0}
 			cold = min(cold, l.Cold-warm)
@@ -71,7 +92,7 @@ func Bound(p Problem) int {
 		}
 	}
 	bound = max(bound, shared(hands, len(p.Cooks), p.Cooks), shared(burners, p.Burners, nil), shared(pots, p.Pots, nil), shared(any, len(p.Canners), nil))
-	if len(p.Fixed) == 0 && len(any) > 0 && cold > 0 {
+	if !warmed && len(any) > 0 && cold > 0 {
 		// Each canner that is used heats up once: of k of them the work and k times that
 		// must be done, so with all of them no less than this.
 		work := 0

@@ -2,59 +2,6 @@ package day
 
 import "fmt"
 
-// Default is how long a step takes where the cook's own record does not say: our own
-// guesses, to be shown as a table and overruled.
-type Default struct {
-	ID      string
-	Name    string
-	Minutes int
-}
-
-// The defaults by what they are of.
-const (
-	SyrupMinutes   = "syrup"
-	SyrupHands     = "syrup-hands"
-	JarsMinutes    = "jars"
-	JarsHands      = "jars-hands"
-	JarMinutes     = "jar"      // to fill and close one
-	InMinutes      = "in"       // jars into the canner
-	OutMinutes     = "out"      // and out
-	TopUpMinutes   = "top-up"   // between loads, of a hot pack
-	TemperMinutes  = "temper"   // between loads, of a raw pack, which may not go into boiling water
-	FruitMinutes   = "fruit"    // a quart jar's worth made ready
-	CookMinutes    = "cook"     // a hot pack brought to the boil
-	ColdMinutes    = "cold"     // a canner heated from the tap
-	ToBoilMinutes  = "to-boil"  // from jars in to the boil
-	JuicerVisit    = "juicer"   // water into its base
-	JuicerInterval = "juicer-i" // and how often
-)
-
-// Defaults lists them.
-func Defaults() []Default {
-	return []Default{
-		{SyrupMinutes, "Syrup or juice brought to the boil", 20}, {SyrupHands, "of that, hands on", 5}, {JarsMinutes, "Jars washed and hot", 25}, {JarsHands, "of that, hands on", 10},
-		{FruitMinutes, "Fruit for a jar made ready", 6}, {CookMinutes, "A hot pack brought to the boil", 10}, {JarMinutes, "A jar filled and closed", 2},
-		{InMinutes, "Jars into the canner", 3}, {OutMinutes, "Jars lifted out", 4}, {ColdMinutes, "A canner heated from the tap", 40}, {ToBoilMinutes, "From jars in to the boil", 25},
-		{TopUpMinutes, "Water topped up between loads", 5}, {TemperMinutes, "Water tempered for a raw pack", 15}, {JuicerVisit, "Water into the juicer's base", 2}, {JuicerInterval, "and how often", 45},
-	}
-}
-
-// Minutes are those of the cook where they are known, else the defaults.
-type Minutes map[string]int
-
-// Of is how long something takes.
-func (m Minutes) Of(id string) int {
-	if n, ok := m[id]; ok {
-		return n
-	}
-	for _, d := range Defaults() {
-		if d.ID == id {
-			return d.Minutes
-		}
-	}
-	return 0
-}
-
 // Portion is one load of a batch.
 type Portion struct {
 	Jars   int
@@ -63,13 +10,27 @@ type Portion struct {
 	ToBoil int // from jars in; 0: not known
 }
 
+// Part is how much of a batch is done on a day: juice that settles overnight takes two.
+type Part string
+
+// The parts of a batch.
+const (
+	Whole Part = ""
+	Juice Part = "juice" // until it stands in the cold
+	Jars  Part = "jars"  // from there into jars
+)
+
 // Making is a batch that is to be put on a day.
 type Making struct {
 	Name     string
 	Raw      bool // packed raw
 	Liquid   bool // syrup or juice is made for it
-	Prepare  int  // minutes for all of its fruit; 0: not known
-	Juicer   int  // minutes in a steam juicer before anything can be filled; 0: none
+	Dip      bool // it is dipped in boiling water and peeled
+	Prepare  int  // minutes for all of its fruit, dipping included; 0: not known
+	Steamed  bool // its juice is steamed out; otherwise it is pressed, where Settle is not 0
+	Settle   int  // minutes that its juice stands in the cold before it is put up; 0: it is no juice
+	Slow     bool // it cooks down in a slow pot
+	Part     Part
 	Canners  []int
 	Cold     int // heating its canner from the tap; 0: not known
 	From     int // not before
@@ -81,63 +42,116 @@ type Making struct {
 // first filling, fruit before its own load, a hot pack cooked at the last.
 func Tasks(all []Making) []Task {
 	var tasks []Task
-	add := func(t Task) int {
-		tasks = append(tasks, t)
-		return len(tasks) - 1
-	}
 	for b, m := range all {
-		first := m.before(b, add)
-		jars := 0
-		for _, p := range m.Portions {
-			jars += p.Jars
-		}
-		last := -1
-		for n, p := range m.Portions {
-			name := func(what string) string {
-				if len(m.Portions) == 1 {
-					return what + ", " + m.Name
-				}
-				return fmt.Sprintf("%s, %s, load %d of %d", what, m.Name, n+1, len(m.Portions))
+		m.tasks(func(t Task) int {
+			t.Batch, t.From = b, m.From
+			t.Name = t.Step.Name() + ", " + m.Name
+			if len(m.Portions) > 1 && t.Portion > 0 {
+				t.Name += fmt.Sprintf(", load %d of %d", t.Portion, len(m.Portions))
 			}
-			after := first
-			if m.Juicer == 0 {
-				minutes := m.Minutes.Of(FruitMinutes) * p.Jars
-				if m.Prepare > 0 {
-					minutes = (m.Prepare*p.Jars + jars - 1) / jars // its share, rounded up
-				}
-				fruit := Task{Name: name("Fruit"), Batch: b, Minutes: minutes, From: m.From}
-				fruit.Hands = []Span{{0, minutes}}
-				if last >= 0 {
-					fruit.After = []int{last}
-				}
-				last = add(fruit)
-				after = append(append([]int(nil), first...), last)
-				if !m.Raw {
-					cook := m.Minutes.Of(CookMinutes)
-					after = append(after, add(Task{Name: name("Cook"), Batch: b, Minutes: cook, Hands: []Span{{0, cook}}, Burner: true, Pot: true, Hot: true, After: []int{last}, From: m.From}))
-				}
-			}
-			add(Task{Name: name("Load"), Batch: b, After: after, From: m.From, Load: m.load(p)})
-		}
+			tasks = append(tasks, t)
+			return len(tasks) - 1
+		})
 	}
 	return tasks
 }
 
-// before adds what is done once, and gives what the first filling waits for.
-func (m Making) before(b int, add func(Task) int) (first []int) {
-	hands := m.Minutes.Of(JarsHands)
-	first = append(first, add(Task{Name: "Hot jars, " + m.Name, Batch: b, Minutes: m.Minutes.Of(JarsMinutes), Hands: []Span{{0, hands}}, From: m.From}))
-	if m.Liquid {
-		first = append(first, add(Task{Name: "Liquid, " + m.Name, Batch: b, Minutes: m.Minutes.Of(SyrupMinutes), Hands: []Span{{0, m.Minutes.Of(SyrupHands)}}, Burner: true, Pot: true, Hot: true, From: m.From}))
+func (m Making) tasks(add func(Task) int) {
+	if m.Part == Juice {
+		m.juice(add)
+		return
 	}
-	if m.Juicer > 0 {
-		t := Task{Name: "Juicer, " + m.Name, Batch: b, Minutes: m.Juicer, Burner: true, From: m.From}
-		for at, visit := 0, m.Minutes.Of(JuicerVisit); at+visit <= m.Juicer; at += max(1, m.Minutes.Of(JuicerInterval)) {
-			t.Hands = append(t.Hands, Span{at, at + visit})
+	first := m.before(add)
+	last := -1
+	for n, p := range m.Portions {
+		after := append([]int(nil), first...)
+		// Fruit that is juice or butter already is all made ready before.
+		ready := m.Settle > 0 || m.Slow
+		if !ready {
+			last = m.fruit(n, last, add)
+			after = append(after, last)
 		}
-		first = append(first, add(t))
+		if !m.Raw {
+			cook := m.Minutes.Of(CookMinutes)
+			t := Task{Step: Heat, Portion: n + 1, Minutes: cook, Hands: []Span{{0, cook}}, Burner: true, Pot: true, Hot: true}
+			if ready {
+				t.After = append([]int(nil), first...)
+			} else {
+				t.After = []int{last}
+			}
+			after = append(after, add(t))
+		}
+		add(Task{Step: Canning, Portion: n + 1, After: after, Load: m.load(p)})
+	}
+}
+
+// juice is how juice comes out of its fruit: by itself in a steamer, or by hand.
+func (m Making) juice(add func(Task) int) int {
+	if !m.Steamed {
+		minutes := m.Minutes.Of(PressMinutes)
+		return add(Task{Step: Press, Minutes: minutes, Hands: []Span{{0, minutes}}, Burner: true, Pot: true})
+	}
+	return add(Task{Step: Juicer, Minutes: m.Minutes.Of(JuicerMinutes), Hands: m.visits(JuicerMinutes, JuicerVisit, JuicerInterval), Burner: true})
+}
+
+// visits are when something that runs by itself wants a hand.
+func (m Making) visits(whole, visit, interval string) (hands []Span) {
+	long := m.Minutes.Of(visit)
+	for at := 0; at+long <= m.Minutes.Of(whole); at += max(1, m.Minutes.Of(interval)) {
+		hands = append(hands, Span{at, at + long})
+	}
+	return hands
+}
+
+// before adds what is done once, and gives what the first filling waits for.
+func (m Making) before(add func(Task) int) (first []int) {
+	first = append(first, add(Task{Step: HotJars, Minutes: m.Minutes.Of(JarsMinutes), Hands: []Span{{0, min(m.Minutes.Of(JarsHands), m.Minutes.Of(JarsMinutes))}}}))
+	if m.Liquid {
+		first = append(first, add(Task{Step: Liquid, Minutes: m.Minutes.Of(SyrupMinutes), Hands: []Span{{0, min(m.Minutes.Of(SyrupHands), m.Minutes.Of(SyrupMinutes))}}, Burner: true, Pot: true, Hot: true}))
+	}
+	switch {
+	case m.Settle > 0 && m.Part == Whole:
+		first = append(first, m.juice(add))
+	case m.Slow:
+		all := add(m.prepared(0, m.Minutes.Of(FruitMinutes)*m.jars(), m.Prepare, nil))
+		first = append(first, add(Task{Step: Slow, Minutes: m.Minutes.Of(SlowMinutes), Hands: m.visits(SlowMinutes, SlowVisit, SlowInterval), Burner: true, Pot: true, After: []int{all}}))
 	}
 	return first
+}
+
+func (m Making) jars() (n int) {
+	for _, p := range m.Portions {
+		n += p.Jars
+	}
+	return n
+}
+
+// prepared is fruit made ready by hand, by the cook's own minutes where they are known.
+func (m Making) prepared(portion, byTable, known int, after []int) Task {
+	minutes := byTable
+	if known > 0 {
+		minutes = known
+	}
+	return Task{Step: Fruit, Portion: portion, Minutes: minutes, Hands: []Span{{0, minutes}}, After: after}
+}
+
+// fruit makes the fruit of a load ready: dipped and peeled, then cut.
+func (m Making) fruit(n, last int, add func(Task) int) int {
+	p, jars := m.Portions[n], m.jars()
+	var after []int
+	if last >= 0 {
+		after = []int{last}
+	}
+	share := (m.Prepare*p.Jars + jars - 1) / max(jars, 1) // its share, rounded up
+	if m.Dip {
+		dip := m.Minutes.Of(DipMinutes) * p.Jars
+		if share > 0 { // what is known is of both
+			dip = min(dip, share/2)
+			share -= dip
+		}
+		after = []int{add(Task{Step: Dip, Portion: n + 1, Minutes: dip, Hands: []Span{{0, dip}}, Burner: true, Pot: true, After: after})}
+	}
+	return add(m.prepared(n+1, m.Minutes.Of(FruitMinutes)*p.Jars, share, after))
 }
 
 func (m Making) load(p Portion) *Load {

@@ -18,7 +18,7 @@ func named(t *testing.T, tasks []Task, name string) (int, Task) {
 func TestTasksOfBatches(t *testing.T) {
 	peaches := Making{Name: "peaches", Liquid: true, Prepare: 95, Portions: []Portion{{Jars: 7, Time: 35, Rest: 5, ToBoil: 22}, {Jars: 3, Time: 35, Rest: 5}}}
 	pears := Making{Name: "pears", Raw: true, Liquid: true, Portions: []Portion{{Jars: 7, Time: 40, Rest: 5}}, Minutes: Minutes{JarMinutes: 3}}
-	juice := Making{Name: "grape juice", Juicer: 100, Portions: []Portion{{Jars: 7, Time: 15, Rest: 5}}, From: 700}
+	juice := Making{Name: "grape juice", Settle: 1440, Steamed: true, Part: Juice, Portions: []Portion{{Jars: 7, Time: 15, Rest: 5}}, From: 700, Minutes: Minutes{JuicerMinutes: 100}}
 	tasks := Tasks([]Making{peaches, pears, juice})
 	p := Problem{Begin: 480, Burners: 4, Pots: 2, Cooks: []Cook{{There: Span{480, 2000}}, {There: Span{480, 2000}}}, Canners: []Canner{{}}, Tasks: tasks}
 	if err := p.Check(); err != nil {

@@ -61,27 +61,64 @@ type board struct {
 	canners []line
 	placed  []Placed
 	done    []bool
+	locked  []line // of each canner, by loads that are locked
+	clash   bool   // two that are locked want the same thing
 }
 
 func newBoard(p *Problem) *board {
-	b := &board{p: p, cooks: make([]line, len(p.Cooks)), burners: make([]line, p.Burners), pots: make([]line, p.Pots), canners: make([]line, len(p.Canners)), placed: make([]Placed, len(p.Tasks)), done: make([]bool, len(p.Tasks))}
+	b := &board{p: p, cooks: make([]line, len(p.Cooks)), burners: make([]line, p.Burners), pots: make([]line, p.Pots), canners: make([]line, len(p.Canners)), placed: make([]Placed, len(p.Tasks)), done: make([]bool, len(p.Tasks)), locked: make([]line, len(p.Canners))}
 	for i, c := range p.Cooks {
 		b.cooks[i] = away(c)
 	}
 	for _, f := range p.Fixed {
 		b.keep(f)
 	}
+	if len(p.Fixed) > 0 { // what really happened may overlap
+		for _, lines := range [][]line{b.cooks, b.burners, b.pots} {
+			for i, l := range lines {
+				lines[i] = merged(l)
+			}
+		}
+	}
+	for i, t := range p.Tasks {
+		if t.Locked && !b.done[i] {
+			b.clash = b.clash || !b.lock(i, t)
+		}
+	}
 	return b
+}
+
+// lock puts a task where it is held; false where something that it needs is taken then.
+func (b *board) lock(i int, t Task) bool {
+	canners := []int{-1}
+	if t.Load != nil {
+		canners = b.p.canners(t.Load)
+	}
+	t.From = t.At
+	for _, c := range canners {
+		if at, ok := b.earliest(i, t, c, 0, true); ok && at.Start == t.At {
+			b.keep(at)
+			if c >= 0 {
+				b.locked[c].take(at.Held(t.Load))
+			}
+			return true
+		}
+	}
+	return false
 }
 
 // away is when a cook is not there, or in a break.
 func away(c Cook) line {
 	all := append([]Span{{-never, c.There.From}, {c.There.To, never}}, c.Breaks...)
 	slices.SortFunc(all, func(x, y Span) int { return x.From - y.From })
-	l := line{all[0]}
-	for _, s := range all[1:] {
-		if end := &l[len(l)-1].To; s.From <= *end {
-			*end = max(*end, s.To)
+	return merged(all)
+}
+
+// merged makes one of spans that touch or overlap.
+func merged(all line) (l line) {
+	for _, s := range all {
+		if n := len(l); n > 0 && s.From <= l[n-1].To {
+			l[n-1].To = max(l[n-1].To, s.To)
 		} else {
 			l = append(l, s)
 		}
@@ -137,7 +174,7 @@ func (b *board) put(i int, w wait) bool {
 	t := b.p.Tasks[i]
 	best, found := Placed{End: never}, false
 	try := func(canner, gap int) {
-		if at, ok := b.earliest(i, t, canner, gap); ok && (!found || at.End < best.End || at.End == best.End && at.Gap < best.Gap) {
+		if at, ok := b.earliest(i, t, canner, gap, false); ok && (!found || at.End < best.End || at.End == best.End && at.Gap < best.Gap) {
 			best, found = at, true
 		} else if ok && w == filledEarly && at.End == best.End && at.Start < best.Start {
 			best = at
@@ -165,23 +202,55 @@ func (b *board) put(i int, w wait) bool {
 	return found
 }
 
-// earliest finds the first time at which a task has all that it needs. Each need moves the
-// start on to when it can be met; where none does, all are.
-func (b *board) earliest(i int, t Task, canner, gap int) (at Placed, ok bool) {
-	at = Placed{Task: i, Start: b.ready(t), Gap: gap, Canner: canner, Burner: -1, Pot: -1}
+// earliest finds the first time at which a task has all that it needs. Loads of a canner
+// come one after the other; only before one that is locked may there be room too.
+func (b *board) earliest(i int, t Task, canner, gap int, alone bool) (at Placed, ok bool) {
+	if t.Load == nil {
+		return b.from(i, t, canner, gap, 0, never, alone)
+	}
+	for n, s := range b.canners[canner] {
+		if slices.Contains(b.locked[canner], s) {
+			if at, ok := b.from(i, t, canner, gap, n, s.From, alone); ok {
+				return at, true
+			}
+		}
+	}
+	return b.from(i, t, canner, gap, len(b.canners[canner]), never, alone)
+}
+
+// lead is how long a canner is still heated before its load goes in, as its load number n,
+// and since when it can be.
+func (b *board) lead(l *Load, canner, n int) (minutes, since int) {
+	if n == 0 {
+		if lit := b.p.Canners[canner].Lit; lit > 0 && lit < b.p.Begin {
+			return max(0, l.Cold-(b.p.Begin-lit)), b.p.Begin
+		}
+		return l.Cold, b.p.Begin
+	}
+	if out := b.canners[canner][n-1].To; out < b.p.Begin {
+		return max(0, l.Warm-(b.p.Begin-out)), b.p.Begin
+	}
+	return l.Warm, b.canners[canner][n-1].To
+}
+
+// from finds the first time for a task, of a load as number n in its canner and out of it by
+// a time. Each need moves the start on to when it can be met; where none does, all are.
+// alone leaves out what comes before it.
+func (b *board) from(i int, t Task, canner, gap, n, by int, alone bool) (at Placed, ok bool) {
+	at = Placed{Task: i, Start: max(b.p.Begin, t.From), Gap: gap, Canner: canner, Burner: -1, Pot: -1}
+	if !alone {
+		at.Start = b.ready(t)
+	}
 	hands := t.hands(gap)
 	long := t.length(gap)
 	held := Span{0, long}
 	burner := t.Burner
 	if l := t.Load; l != nil {
-		at.Lead = l.Cold
-		after := b.p.Begin
-		if n := len(b.canners[canner]); n > 0 {
-			at.Lead, after = l.Warm, b.canners[canner][n-1].To
-		}
+		var since int
+		at.Lead, since = b.lead(l, canner, n)
 		in := l.Fill + gap
 		held = Span{in - at.Lead, in + l.whole()}
-		at.Start = max(at.Start, after-held.From) // loads of a canner come one after the other
+		at.Start = max(at.Start, since-held.From)
 		burner = !b.p.Canners[canner].Own
 	}
 	for moved := true; moved; {
@@ -200,7 +269,7 @@ func (b *board) earliest(i int, t Task, canner, gap int) (at Placed, ok bool) {
 		if t.Pot {
 			on(first(b.pots, at.Start, long))
 		}
-		if at.Start > horizon {
+		if at.Start > horizon || at.Start+held.To > by {
 			return at, false
 		}
 	}

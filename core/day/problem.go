@@ -20,6 +20,7 @@ type Cook struct {
 type Canner struct {
 	Name string
 	Own  bool // it heats itself and takes no burner
+	Lit  int  // since when its water has been heating for its first load; 0: it is not yet
 }
 
 // Load is a load's way through a canner, in minutes.
@@ -50,6 +51,10 @@ type Task struct {
 	After   []int  // tasks that must be over before it begins
 	From    int    // not before
 	Load    *Load
+	Locked  bool // it begins At, and nothing moves it
+	At      int
+	Step    Step
+	Portion int // which load of its batch it is for, from 1; 0: for all of them
 }
 
 // Problem is a day to be planned.
@@ -61,7 +66,16 @@ type Problem struct {
 	Canners []Canner
 	Tasks   []Task // after those that they come after
 	Late    int    // hands-on after this is avoided; 0: no such hour
+	By      []int  // when each batch is to be done, by batch; 0 or none: no such time
 	Fixed   []Placed
+}
+
+// due is when a task's batch is to be done; 0: no such time.
+func (p Problem) due(t Task) int {
+	if t.Batch < len(p.By) {
+		return p.By[t.Batch]
+	}
+	return 0
 }
 
 // Placed is a task with its times. Of a load Start is when filling begins.

@@ -17,6 +17,8 @@ type Plan struct {
 	Finish  int      // when all is done
 	HotWait int      // minutes that filled jars, and what was cooked for them, wait hot
 	LateMin int      // hands-on minutes after the late hour
+	Tardy   int      // minutes by which batches miss the time that they are to be done by, added up
+	Unheld  []int    // tasks that were to be locked and could not be held
 	Bound   int      // no plan is done before: proven
 	Tried   int
 }
@@ -30,15 +32,45 @@ func (pl Plan) Gap(begin int) float64 {
 	return float64(pl.Finish-pl.Bound) / float64(pl.Bound-begin)
 }
 
-// before says whether a plan is better: done earlier, then with less hot waiting, then with
-// less to do late.
+// before says whether a plan is better: with less missed of what batches are to be done by,
+// then done earlier, then with less hot waiting, then with less to do late.
 func (pl Plan) before(o Plan) int {
-	return cmp.Or(cmp.Compare(pl.Finish, o.Finish), cmp.Compare(pl.HotWait, o.HotWait), cmp.Compare(pl.LateMin, o.LateMin))
+	return cmp.Or(cmp.Compare(pl.Tardy, o.Tardy), cmp.Compare(pl.Finish, o.Finish), cmp.Compare(pl.HotWait, o.HotWait), cmp.Compare(pl.LateMin, o.LateMin))
 }
 
 // Make plans a day. ok is false where something cannot be put on it at all, as where nobody
-// is there for as long as a step takes.
+// is there for as long as a step takes. Where what is locked cannot be held as it is, the
+// last one alone is let go, or another, or all: Unheld names them.
 func Make(p Problem, e Effort) (best Plan, ok bool) {
+	if best, ok = p.search(e); ok {
+		return best, true
+	}
+	var locked []int
+	for i, t := range p.Tasks {
+		if t.Locked {
+			locked = append(locked, i)
+		}
+	}
+	q := p
+	for n := len(locked) - 1; n >= 0; n-- {
+		q.Tasks = slices.Clone(p.Tasks)
+		q.Tasks[locked[n]].Locked = false
+		if best, ok = q.search(e); ok {
+			best.Unheld = locked[n : n+1]
+			return best, true
+		}
+	}
+	if len(locked) > 0 {
+		for _, i := range locked {
+			q.Tasks[i].Locked = false
+		}
+		best, ok = q.search(e)
+		best.Unheld = locked
+	}
+	return best, ok
+}
+
+func (p Problem) search(e Effort) (best Plan, ok bool) {
 	if p.Check() != nil {
 		return Plan{}, false
 	}
@@ -77,16 +109,14 @@ func (w way) clone() way { return way{slices.Clone(w.list), slices.Clone(w.waits
 func (s *search) look(w way) (Plan, bool) {
 	s.tried++
 	b := newBoard(s.p)
-	for _, i := range w.list {
-		if !b.done[i] && !b.put(i, w.waits[i]) {
-			return Plan{}, false
-		}
+	if !b.fill(w) {
+		return Plan{}, false
 	}
 	finish := s.p.Begin
 	for _, at := range b.placed {
 		finish = max(finish, at.End)
 	}
-	if !s.found || finish <= s.best.Finish {
+	if !s.found || finish <= s.best.Finish || s.best.Tardy > 0 {
 		b.shiftLate() // which changes nothing about when it is done
 	}
 	pl := b.plan()
@@ -96,12 +126,35 @@ func (s *search) look(w way) (Plan, bool) {
 	return pl, true
 }
 
+// fill places all tasks in a way's order. It is false where one has no place, or comes too
+// late for one that is locked.
+func (b *board) fill(w way) bool {
+	if b.clash {
+		return false
+	}
+	for _, i := range w.list {
+		if !b.done[i] && !b.put(i, w.waits[i]) {
+			return false
+		}
+	}
+	for i, t := range b.p.Tasks {
+		if t.Locked && !b.isFixed(i) && b.ready(t) > b.placed[i].Start {
+			return false
+		}
+	}
+	return true
+}
+
 // plan counts what a board comes to.
 func (b *board) plan() Plan {
 	pl := Plan{Placed: slices.Clone(b.placed), Finish: b.p.Begin}
+	ends := make([]int, len(b.p.By))
 	for i, at := range pl.Placed {
 		t := b.p.Tasks[i]
 		pl.Finish = max(pl.Finish, at.End)
+		if b.p.due(t) > 0 {
+			ends[t.Batch] = max(ends[t.Batch], at.End)
+		}
 		pl.HotWait += at.Gap
 		for _, a := range t.After {
 			if b.p.Tasks[a].Hot {
@@ -114,6 +167,9 @@ func (b *board) plan() Plan {
 			}
 		}
 	}
+	for n, end := range ends {
+		pl.Tardy += max(0, end-b.p.By[n])
+	}
 	return pl
 }
 
@@ -122,7 +178,7 @@ func (b *board) plan() Plan {
 func (b *board) shiftLate() {
 	order := make([]int, 0, len(b.placed))
 	for i, t := range b.p.Tasks {
-		if t.Load == nil && !b.isFixed(i) {
+		if t.Load == nil && !t.Locked && !b.isFixed(i) {
 			order = append(order, i)
 		}
 	}
@@ -225,6 +281,9 @@ func (s *search) rules() [][]int {
 		return most
 	}
 	var lists [][]int
+	if held := s.heldUp(); held != nil {
+		lists = append(lists, s.ordered(func(i int) int { return tail[i] - 100_000*held[i] }))
+	}
 	for _, by := range []func(i int) int{
 		func(i int) int { return -tail[i] }, func(i int) int { return tail[i] }, func(i int) int { return s.p.Tasks[i].Batch * 1000 }, func(i int) int { return -s.p.Tasks[i].Batch * 1000 },
 		func(i int) int { return -canned(i)*1000 - tail[i] }, func(i int) int { return canned(i)*1000 - tail[i] }, func(i int) int { return -work[i]*1000 - tail[i] }, func(i int) int { return work[i]*1000 - tail[i] },
@@ -240,6 +299,22 @@ func (s *search) rules() [][]int {
 		lists = append(lists, s.ordered(func(i int) int { return -noise[i] }))
 	}
 	return lists
+}
+
+// heldUp is 1 for the tasks that locked ones come after; nil where none is locked.
+func (s *search) heldUp() (held []int) {
+	for i := len(s.p.Tasks) - 1; i >= 0; i-- {
+		t := s.p.Tasks[i]
+		if held == nil && t.Locked {
+			held = make([]int, len(s.p.Tasks))
+		}
+		if held != nil && (t.Locked || held[i] > 0) {
+			for _, a := range t.After {
+				held[a] = 1
+			}
+		}
+	}
+	return held
 }
 
 // ordered is a list by a value, the least first, in which nothing stands before what it
@@ -268,7 +343,7 @@ func (s *search) climb(tries int) {
 	now, at := s.best, s.way.clone()
 	idle := 0
 	for s.tried < tries && len(at.list) > 0 {
-		if s.best.Finish <= s.bound && s.best.HotWait == 0 && s.best.LateMin == 0 {
+		if s.best.Tardy == 0 && s.best.Finish <= s.bound && s.best.HotWait == 0 && s.best.LateMin == 0 {
 			return // there is none better
 		}
 		next := at.clone()
