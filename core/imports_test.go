@@ -24,7 +24,7 @@ var may = map[string][]string{
 	"shelf":   {"fruit", "jar", "measure"},
 	"label":   {},
 	"day":     {},
-	"batch":   {"guide", "syrup", "fruit", "canner", "jar", "measure"},
+	"batch":   {"day", "guide", "syrup", "fruit", "canner", "jar", "measure"},
 }
 
 // never are parts of the standard library that core has no business with: the

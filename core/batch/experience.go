@@ -20,6 +20,8 @@ type Seen struct {
 	Ratios  []float64 // jars over what the guide leads one to expect; see fruit.Ratio
 	Liquid  []float64 // the part of a jar that its liquid took
 	Prepare []float64 // minutes a pound
+	Cook    []float64 // minutes a jar
+	Fill    []float64 // minutes a jar
 }
 
 // LotAtHand is a lot that a batch may take its fruit from.

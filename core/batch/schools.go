@@ -56,6 +56,10 @@ var questions = []Question{
 		{"dishwasher", "In the dishwasher", "Washed and kept hot in one. Take them out one by one.", false},
 		{"oven", "In the oven", "Dry heat is uneven: it strains the glass, which cracks weeks later, and it does not make a jar sterile. Hot water or a dishwasher is kinder.", true},
 	}},
+	{"juice", "Getting juice out of fruit", []School{
+		{"press", "Crushed, heated and strained", "A pot, a mill or press, and a cloth. It wants hands all the while.", false},
+		{"steam", "In a steam juicer", "It runs by itself for an hour or more; only its base wants hot water, every 45 to 60 minutes, and is never to run dry.", false},
+	}},
 	{"lids", "The flat lids", []School{
 		{"washed", "Washed, at room temperature", "Enough for many lids made today. Go by what their maker says; new each time.", false},
 		{"warm", "Kept warm", "Some makers ask for it. Warm, not boiling.", false},

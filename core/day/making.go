@@ -27,8 +27,8 @@ type Making struct {
 	Liquid   bool // syrup or juice is made for it
 	Dip      bool // it is dipped in boiling water and peeled
 	Prepare  int  // minutes for all of its fruit, dipping included; 0: not known
-	Steamed  bool // its juice is steamed out; otherwise it is pressed, where Settle is not 0
-	Settle   int  // minutes that its juice stands in the cold before it is put up; 0: it is no juice
+	Extract  Step // Juicer or Press, where it is made of juice; empty: it is not
+	Settle   int  // minutes that its juice stands in the cold before it is put up; 0: none
 	Slow     bool // it cooks down in a slow pot
 	Part     Part
 	Canners  []int
@@ -66,7 +66,7 @@ func (m Making) tasks(add func(Task) int) {
 	for n, p := range m.Portions {
 		after := append([]int(nil), first...)
 		// Fruit that is juice or butter already is all made ready before.
-		ready := m.Settle > 0 || m.Slow
+		ready := m.Extract != "" || m.Slow
 		if !ready {
 			last = m.fruit(n, last, add)
 			after = append(after, last)
@@ -87,7 +87,7 @@ func (m Making) tasks(add func(Task) int) {
 
 // juice is how juice comes out of its fruit: by itself in a steamer, or by hand.
 func (m Making) juice(add func(Task) int) int {
-	if !m.Steamed {
+	if m.Extract == Press {
 		minutes := m.Minutes.Of(PressMinutes)
 		return add(Task{Step: Press, Minutes: minutes, Hands: []Span{{0, minutes}}, Burner: true, Pot: true})
 	}
@@ -110,7 +110,7 @@ func (m Making) before(add func(Task) int) (first []int) {
 		first = append(first, add(Task{Step: Liquid, Minutes: m.Minutes.Of(SyrupMinutes), Hands: []Span{{0, min(m.Minutes.Of(SyrupHands), m.Minutes.Of(SyrupMinutes))}}, Burner: true, Pot: true, Hot: true}))
 	}
 	switch {
-	case m.Settle > 0 && m.Part == Whole:
+	case m.Extract != "" && m.Part == Whole:
 		first = append(first, m.juice(add))
 	case m.Slow:
 		all := add(m.prepared(0, m.Minutes.Of(FruitMinutes)*m.jars(), m.Prepare, nil))

@@ -273,6 +273,16 @@ func (s *server) seen(ctx context.Context) (map[batch.Way]batch.Seen, float64, e
 		if c.PrepareMinutes > 0 && c.MadeOf == "" {
 			seen.Prepare = append(seen.Prepare, float64(c.PrepareMinutes)/c.Fruit.Pounds())
 		}
+		jars := 0
+		for _, f := range c.Filled {
+			jars += f.Count
+		}
+		if jars > 0 && c.CookMinutes > 0 {
+			seen.Cook = append(seen.Cook, float64(c.CookMinutes)/float64(jars))
+		}
+		if jars > 0 && c.FillMinutes > 0 {
+			seen.Fill = append(seen.Fill, float64(c.FillMinutes)/float64(jars))
+		}
 		if c.BoilFactor > 0 {
 			heating = append(heating, c.BoilFactor)
 		}

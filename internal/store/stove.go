@@ -16,6 +16,7 @@ type KeptLoad struct {
 	ID     string
 	Batch  string // that it is of; empty in practice
 	Load   run.Load
+	Opened int64  // when it was opened, milliseconds since 1970; read by LoadsOf alone
 	About  string // what the page draws it with, as the server put it; not looked at here
 	Events []run.Event
 }
@@ -37,7 +38,7 @@ const newestLines = 500
 
 const (
 	selectOnHob    = `SELECT id, batch, plan, about FROM canner_load WHERE put_away = 0 ORDER BY opened_wall_ms, rowid`
-	selectLoadsOf  = `SELECT id, plan, about FROM canner_load WHERE batch = ? ORDER BY rowid`
+	selectLoadsOf  = `SELECT id, plan, about, opened_wall_ms FROM canner_load WHERE batch = ? ORDER BY rowid`
 	selectOfLoad   = `SELECT data FROM stove_line WHERE load = ? ORDER BY seq`
 	selectSides    = `SELECT data FROM stove_line WHERE load IS NULL AND id > ? ORDER BY id`
 	selectNewest   = `SELECT id, coalesce(load, ''), data FROM stove_line ORDER BY id DESC LIMIT ?`
@@ -110,7 +111,7 @@ func (s Stove) LoadsOf(ctx context.Context, batch string) (loads []KeptLoad, err
 	err = s.each(ctx, selectLoadsOf, func(row *sql.Rows) error {
 		k := KeptLoad{Batch: batch}
 		var plan string
-		if err := row.Scan(&k.ID, &plan, &k.About); err != nil {
+		if err := row.Scan(&k.ID, &plan, &k.About, &k.Opened); err != nil {
 			return err
 		}
 		loads = append(loads, k)
