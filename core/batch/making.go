@@ -79,3 +79,10 @@ func middle(seen []float64) (float64, bool) {
 
 // OwnBurner says whether a canner heats itself and takes no burner.
 func (c Canner) OwnBurner() bool { return c.Pot.Kind == canner.Electric }
+
+// SameLoads says whether two plans have as many jars in each load, for the same times: then
+// the loads of one can be run in the canner of the other.
+func (p Plan) SameLoads(o Plan) bool {
+	return p.Status == o.Status && p.PotNote == "" && o.PotNote == "" && p.Query.Method == o.Query.Method &&
+		slices.EqualFunc(p.Loads, o.Loads, func(a, b Load) bool { return a.Count() == b.Count() && a.Minutes == b.Minutes })
+}

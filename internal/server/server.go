@@ -129,6 +129,7 @@ func (s *server) register(api huma.API) {
 	s.registerPaper(api)
 	s.registerFiles(api)
 	s.registerFromBatch(api)
+	s.registerDay(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

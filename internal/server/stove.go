@@ -52,11 +52,12 @@ func (s *server) registerStove(api huma.API) {
 	}
 	huma.Register(api, op("open-load", "POST", "/api/stove/loads", "Put a load of a saved batch on the hob"), func(ctx context.Context, in *struct {
 		Body struct {
-			Batch string `json:"batch" maxLength:"40"`
-			Load  *int   `json:"load,omitempty" required:"false" minimum:"0" maximum:"500" doc:"which of its loads, from 0; the next one that was not on the hob where left out"`
+			Batch  string `json:"batch" maxLength:"40"`
+			Load   *int   `json:"load,omitempty" required:"false" minimum:"0" maximum:"500" doc:"which of its loads, from 0; the next one that was not on the hob where left out"`
+			Canner string `json:"canner,omitempty" required:"false" maxLength:"40" doc:"in another canner than the batch says, where its loads are the same in it"`
 		}
 	}) (*stoveOutput, error) {
-		if err := s.openLoad(ctx, in.Body.Batch, in.Body.Load); err != nil {
+		if err := s.openLoad(ctx, in.Body.Batch, in.Body.Load, in.Body.Canner); err != nil {
 			return nil, err
 		}
 		return s.stoveNow(ctx, kitchen)

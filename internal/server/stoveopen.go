@@ -141,7 +141,7 @@ func aboutOf(kept string) (about aboutLoad) {
 }
 
 // openLoad puts a load of a saved batch on the hob.
-func (s *server) openLoad(ctx context.Context, id string, which *int) error {
+func (s *server) openLoad(ctx context.Context, id string, which *int, pot string) error {
 	b, err := s.store.Batch(ctx, id)
 	if err != nil {
 		return s.storeProblem(err, "batch")
@@ -161,7 +161,14 @@ func (s *server) openLoad(ctx context.Context, id string, which *int) error {
 	} else if index, err = s.nextLoad(ctx, b, k); err != nil {
 		return err
 	}
-	kept, _, err := opened(b.Request, index, k)
+	r := b.Request
+	if pot != "" && pot != r.Canner {
+		r.Canner = pot
+		if err := sameLoads(b.Request, r, k); err != nil {
+			return err
+		}
+	}
+	kept, _, err := opened(r, index, k)
 	if err != nil {
 		return err
 	}
@@ -176,6 +183,23 @@ func (s *server) openLoad(ctx context.Context, id string, which *int) error {
 		}
 	}
 	return s.stove.Open(ctx, kept)
+}
+
+// sameLoads says whether a batch has the same loads in another canner: a day is planned by
+// that.
+func sameLoads(r, other batch.Request, k batch.Kitchen) error {
+	p, err := batch.Make(r, k)
+	if err != nil {
+		return err
+	}
+	o, err := batch.Make(other, k)
+	if err != nil {
+		return err
+	}
+	if o.Canner.ID != other.Canner || !o.SameLoads(p) {
+		return unprocessable([]error{field("body.canner", "Its loads are others in that canner. Accepted: a canner in which they are the same, or the batch's own.", other.Canner)})
+	}
+	return nil
 }
 
 // nextLoad is the first load of a batch that was not on the hob yet.

@@ -1,0 +1,333 @@
+package server
+
+import (
+	"encoding/json"
+	"fmt"
+	"net/http/httptest"
+	"strings"
+	"testing"
+	"time"
+)
+
+// dayTest drives a canning day over HTTP.
+type dayTest struct {
+	*hobTest
+	date string
+}
+
+// newDay is a kitchen on the evening before its canning day.
+func newDay(t *testing.T) *dayTest {
+	t.Helper()
+	d := &dayTest{hobTest: newHob(t)}
+	now := time.UnixMilli(d.clock.Now().WallMs)
+	evening := time.Date(now.Year(), now.Month(), now.Day()+1, 19, 0, 0, 0, time.Local)
+	d.clock.Forward(evening.Sub(now))
+	d.date = evening.AddDate(0, 0, 1).Format(time.DateOnly)
+	d.set(`{"begin":"8","by":"","late":"","burners":4,"pots":2,"cooks":[{"name":"Ilse","from":"8:00","to":"20:00","breaks":[{"from":"noon","to":"12.30"}]},{"name":"Marlow","from":"2 pm","to":"20h00","breaks":[]}]}`)
+	return d
+}
+
+func (d *dayTest) ask(method, path, body string) (status int, b dayBody, problem string) {
+	d.t.Helper()
+	r := httptest.NewRequest(method, "http://localhost/api/days/"+path, strings.NewReader(body))
+	r.Header.Set("Content-Type", "application/json")
+	w := httptest.NewRecorder()
+	d.ServeHTTP(w, r)
+	if err := json.Unmarshal(w.Body.Bytes(), &b); err != nil && w.Code == 200 {
+		d.t.Fatal(err, w.Body)
+	}
+	return w.Code, b, w.Body.String()
+}
+
+func (d *dayTest) must(method, path, body string) dayBody {
+	d.t.Helper()
+	status, b, text := d.ask(method, d.date+path, body)
+	if status != 200 {
+		d.t.Fatal(method, path, status, text)
+	}
+	return b
+}
+
+func (d *dayTest) set(fields string) dayBody { d.t.Helper(); return d.must("PUT", "", fields) }
+
+// save keeps a batch and gives its id.
+func (d *dayTest) save(request string) string {
+	d.t.Helper()
+	status, b := send(d.t, d, "POST", "/api/batches", `{"request":`+request+`}`)
+	if status != 200 && status != 201 {
+		d.t.Fatal(status, b)
+	}
+	return b["id"].(string)
+}
+
+func (d *dayTest) add(batch string) dayBody {
+	d.t.Helper()
+	return d.must("POST", "/batches", `{"batch":"`+batch+`"}`)
+}
+
+// step finds one by the end of its key.
+func (d *dayTest) step(b dayBody, end string) dayStepBody {
+	d.t.Helper()
+	for _, st := range b.Steps {
+		if strings.HasSuffix(st.Key, end) {
+			return st
+		}
+	}
+	d.t.Fatalf("no step %s in %+v", end, b.Steps)
+	return dayStepBody{}
+}
+
+// to lets the time pass until a time of the day.
+func (d *dayTest) to(minute int) {
+	d.t.Helper()
+	on, _ := time.ParseInLocation(time.DateOnly, d.date, time.Local)
+	at := time.Date(on.Year(), on.Month(), on.Day(), 0, minute, 0, 0, time.Local)
+	d.clock.Forward(at.Sub(time.UnixMilli(d.clock.Now().WallMs)))
+}
+
+var twoLoads = strings.Replace(peaches, "12 lb", "14 jars", 1)
+
+func TestPlanADay(t *testing.T) {
+	d := newDay(t)
+	id := d.save(twoLoads)
+	b := d.add(id)
+	if b.State != "ahead" || !b.Fits || b.Now != -1 || len(b.Batches) != 1 || b.Batches[0].Loads != 2 || b.Finish == "" || b.Bound == "" {
+		t.Fatalf("%+v", b)
+	}
+	for _, st := range b.Steps {
+		if st.From < 8*60 || st.State != "ahead" || st.With == "" {
+			t.Errorf("%+v", st)
+		}
+	}
+	one, two := d.step(b, "load/1"), d.step(b, "load/2")
+	if len(one.Pieces) < 5 || one.Pieces[3].What != "35 min from the boil" || one.Pieces[3].To-one.Pieces[3].From != 35 || two.From < one.Pieces[0].To {
+		t.Errorf("%+v", one.Pieces)
+	}
+	if light := d.step(b, "lit/"); light.To > one.Pieces[1].From+1 || !strings.HasPrefix(light.Title, "Light ") {
+		t.Errorf("lit from %d to %d, jars in at %d", light.From, light.To, one.Pieces[1].From)
+	}
+	for _, l := range b.Lanes {
+		for _, bar := range l.Bars {
+			for _, away := range l.Away {
+				if bar.From < away.To && away.From < bar.To {
+					t.Errorf("%s has %s while not there", l.Name, bar.Text)
+				}
+			}
+		}
+	}
+	b = d.must("PUT", "/batches/"+id, `{"part":"","from":"10:15","by":"4 pm"}`)
+	if b.Batches[0].From != "10:15" || b.Batches[0].By != "16:00" || d.step(b, "fruit/1").From < 10*60+15 {
+		t.Errorf("%+v", b.Batches)
+	}
+	b = d.must("POST", "/locks", `{"step":"`+one.Key+`","at":"13:00"}`)
+	if at := d.step(b, "load/1"); at.From != 13*60 || !at.Locked || len(b.Unheld) > 0 {
+		t.Errorf("%+v", at)
+	}
+	b = d.must("POST", "/locks", `{"step":"`+one.Key+`","at":"8:05"}`)
+	if len(b.Unheld) != 1 || !strings.Contains(b.Unheld[0], "could not be held") {
+		t.Errorf("%v", b.Unheld)
+	}
+	b = d.must("POST", "/locks", `{"step":"`+one.Key+`","at":""}`)
+	if len(b.Unheld) > 0 || d.step(b, "load/1").Locked {
+		t.Error("it is still locked")
+	}
+	if status, _, text := d.ask("POST", d.date+"/batches", `{"batch":"`+id+`"}`); status != 422 || !strings.Contains(text, "on the day already") {
+		t.Error(status, text)
+	}
+	_, ics, _ := d.ask("GET", d.date, "")
+	r := httptest.NewRecorder()
+	d.ServeHTTP(r, httptest.NewRequest("GET", "http://localhost/api/days/"+d.date+"/day.ics", nil))
+	if got := strings.Count(r.Body.String(), "BEGIN:VEVENT"); got != len(ics.Steps) || !strings.Contains(r.Body.String(), "Load: peaches") {
+		t.Errorf("%d dates for %d steps", got, len(ics.Steps))
+	}
+}
+
+// TestDayTyped names everything that is wrong with what was typed, and keeps none of it.
+func TestDayTyped(t *testing.T) {
+	d := newDay(t)
+	status, _, text := d.ask("PUT", d.date, `{"begin":"soon","by":"25:00","late":"","burners":4,"pots":2,"cooks":[{"name":" ","from":"9","to":"8","breaks":[{"from":"12","to":"12"}]},{"name":"Marlow","from":"13 pm","to":"8:75","breaks":[]}]}`)
+	for _, where := range []string{"body.begin", "body.by", "cooks[0].name", "cooks[0].to", "cooks[0].breaks[0].to", "cooks[1].from", "cooks[1].to"} {
+		if status != 422 || !strings.Contains(text, where) {
+			t.Error(status, where, text)
+		}
+	}
+	if b := d.must("GET", "", ""); b.Fields.Begin != "8:00" || b.Fields.Cooks[1].From != "14:00" || b.Fields.Cooks[0].Breaks[0].To != "12:30" {
+		t.Errorf("%+v", b.Fields)
+	}
+	for typed, want := range map[string]int{"8": 480, "0830": 510, "8.30": 510, "8h05": 485, "2pm": 840, "12 am": 0, "12:15 p": 735, "24:00": 1440, "noon": 720, "23:59": 1439} {
+		if got, ok := parseClock(typed); !ok || got != want {
+			t.Errorf("%q is %d, want %d", typed, got, want)
+		}
+	}
+	for _, typed := range []string{"", "24:01", "8:60", "13pm", "eight", "8:3", "-1", "0 pm"} {
+		if got, ok := parseClock(typed); ok {
+			t.Errorf("%q is %d", typed, got)
+		}
+	}
+	for _, path := range []string{"yesterday", "2026-13-01", "1066-10-14"} {
+		if status, _, text := d.ask("GET", path, ""); status != 422 || !strings.Contains(text, "2026-08-15") {
+			t.Error(path, status, text)
+		}
+	}
+	refused := d.save(`{"product":"peaches","kind":"freestone","form":"halves","pack":"hot","jar":"half-gallon","amount":"4 jars","liquid":{"kind":"syrup","strength":"light"}}`)
+	if status, _, text := d.ask("POST", d.date+"/batches", `{"batch":"`+refused+`"}`); status != 422 || !strings.Contains(text, "no tested time") {
+		t.Error(status, text)
+	}
+}
+
+// TestDayShifts runs a day by what the stove tells: a late start and a lost boil move what is
+// ahead, and nothing that has begun.
+func TestDayShifts(t *testing.T) {
+	d := newDay(t)
+	id := d.save(twoLoads)
+	plan := d.add(id)
+	d.to(8*60 + 1)
+	begin := d.must("GET", "", "")
+	if begin.State != "running" || begin.Now != 8*60+1 {
+		t.Fatalf("%s at %d", begin.State, begin.Now)
+	}
+	for _, st := range plan.Steps {
+		if st.From <= 8*60+1 && st.Kind != "load" {
+			d.must("POST", "/steps", `{"step":"`+st.Key+`","kind":"begun"}`)
+		}
+	}
+	light := d.step(plan, "lit/")
+	fruit := d.step(plan, "fruit/1")
+	d.to(max(light.From, fruit.From))
+	d.must("POST", "/steps", `{"step":"`+light.Key+`","kind":"begun"}`)
+	d.must("POST", "/steps", `{"step":"`+fruit.Key+`","kind":"begun"}`)
+	one := d.step(plan, "load/1")
+	d.to(one.From)
+	if status, b := send(t, d, "POST", "/api/stove/loads", `{"batch":"`+id+`","load":0}`); status != 200 {
+		t.Fatal(status, b)
+	}
+	b := d.must("GET", "", "")
+	if st := d.step(b, "load/1"); st.State != "now" || st.From != one.From || st.Load == "" {
+		t.Errorf("%+v", st)
+	}
+	if st := d.step(b, "fruit/1"); st.State != "done" { // nobody told, and its load is being filled
+		t.Errorf("%+v", st)
+	}
+	if b.Shift != "" {
+		t.Error("on time, and it says: " + b.Shift)
+	}
+	d.to(one.Pieces[1].From)
+	d.told("checked", "jars-in", "lid-on")
+	d.to(one.Pieces[3].From)
+	d.told("boil")
+	d.clock.Forward(20 * time.Minute)
+	d.told("boil-lost")
+	b = d.must("GET", "", "")
+	if st := d.step(b, "load/1"); st.To < one.To+20 || !strings.Contains(b.Shift, "later than it was planned") {
+		t.Errorf("a lost boil leaves the load until %d (planned %d): %q", st.To, one.To, b.Shift)
+	}
+	two := d.step(b, "load/2")
+	if two.From <= d.step(plan, "load/2").From || two.Moved == "" {
+		t.Errorf("the second load is at %d, planned %d: %q", two.From, d.step(plan, "load/2").From, two.Moved)
+	}
+	d.told("boil-back")
+	d.clock.Forward(35 * time.Minute)
+	d.told("heat-off", "lid-off")
+	d.clock.Forward(5 * time.Minute)
+	d.told("out")
+	b = d.must("GET", "", "")
+	if st := d.step(b, "load/1"); st.State != "done" {
+		t.Errorf("%+v", st)
+	}
+	if status, _, text := d.ask("POST", d.date+"/steps", `{"step":"`+one.Key+`","kind":"done"}`); status != 404 || !strings.Contains(text, "told at the stove") {
+		t.Error(status, text)
+	}
+	// Nothing is told for an hour: what is ahead waits, it is not behind.
+	d.clock.Forward(time.Hour)
+	later := d.must("GET", "", "")
+	for _, st := range later.Steps {
+		if (st.State == "ahead" || st.State == "late") && st.From < later.Now && st.Kind != "lit" {
+			t.Errorf("%s is at %d, and it is %d", st.Key, st.From, later.Now)
+		}
+	}
+	if later.Finish == b.Finish {
+		t.Error("an hour was lost and it is done at the same time")
+	}
+	cook := d.step(later, "cook/2")
+	d.must("POST", "/steps", `{"step":"`+cook.Key+`","kind":"begun"}`)
+	b = d.must("POST", "/steps", `{"step":"`+cook.Key+`","kind":"back"}`)
+	if st := d.step(b, "cook/2"); st.State != "late" && st.State != "ahead" {
+		t.Errorf("taken back, and it is %s", st.State)
+	}
+}
+
+// TestDayThatDoesNotFit says why, and what to leave out.
+func TestDayThatDoesNotFit(t *testing.T) {
+	d := newDay(t)
+	d.add(d.save(twoLoads))
+	pears := d.save(`{"product":"pears","kind":"","form":"halves","pack":"hot","jar":"quart","amount":"14 jars","liquid":{"kind":"syrup","strength":"light"}}`)
+	b := d.add(pears)
+	if !b.Fits {
+		t.Fatalf("%+v", b)
+	}
+	b = d.set(`{"begin":"8","by":"15:00","late":"","burners":4,"pots":2,"cooks":[{"name":"Ilse","from":"8:00","to":"20:00","breaks":[]}]}`)
+	if b.Fits || !strings.Contains(b.Not, "15:00") || len(b.Drops) == 0 || len(b.Holds) == 0 || b.Batches[0].Late == "" && b.Batches[1].Late == "" {
+		t.Fatalf("%v %q %+v %v", b.Fits, b.Not, b.Drops, b.Holds)
+	}
+	b = d.set(`{"begin":"8","by":"","late":"","burners":4,"pots":2,"cooks":[{"name":"Ilse","from":"8:00","to":"13:00","breaks":[]}]}`)
+	if b.Fits || !strings.Contains(b.Not, "Nobody is there after 13:00") || len(b.Steps) == 0 {
+		t.Fatalf("%v %q", b.Fits, b.Not)
+	}
+	next := b.Next
+	b = d.must("POST", "/batches/"+pears+"/move", `{"part":"","to":"`+next+`"}`)
+	if len(b.Batches) != 1 {
+		t.Error(b.Batches)
+	}
+	if _, other, _ := d.ask("GET", next, ""); len(other.Batches) != 1 || other.Batches[0].Batch != pears || other.Fields.Cooks[0].Name != "Ilse" {
+		t.Errorf("%+v", other)
+	}
+	if status, _, _ := d.ask("POST", d.date+"/batches/"+pears+"/move", `{"part":"","to":"2020-01-01"}`); status == 200 {
+		t.Error("moved to a day that is past")
+	}
+}
+
+// TestJuiceTakesTwoDays makes the juice on one day and puts it up on the next, once it has
+// stood for a day.
+func TestJuiceTakesTwoDays(t *testing.T) {
+	d := newDay(t)
+	id := d.save(`{"product":"grape-juice","pack":"hot","jar":"quart","amount":"7 jars"}`)
+	b := d.add(id)
+	if len(b.Batches) != 1 || b.Batches[0].Part != "juice" || len(b.Steps) != 1 || b.Steps[0].Kind != "press" {
+		t.Fatalf("%+v %+v", b.Batches, b.Steps)
+	}
+	_, next, _ := d.ask("GET", b.Next, "")
+	if len(next.Batches) != 1 || next.Batches[0].Part != "jars" || !strings.Contains(next.Batches[0].Waits, "has settled by "+clock(b.Steps[0].To)) {
+		t.Fatalf("%+v", next.Batches)
+	}
+	for _, st := range next.Steps {
+		if st.Kind == "cook" && st.From < b.Steps[0].To {
+			t.Errorf("it is heated at %d, and has stood for a day at %d", st.From, b.Steps[0].To)
+		}
+	}
+}
+
+// TestStepMinutes lets the cook overrule the table, and the plan goes by it.
+func TestStepMinutes(t *testing.T) {
+	d := newDay(t)
+	before := d.step(d.add(d.save(twoLoads)), "load/1")
+	r := httptest.NewRequest("PUT", "http://localhost/api/step-minutes/jar", strings.NewReader(`{"minutes":5}`))
+	r.Header.Set("Content-Type", "application/json")
+	w := httptest.NewRecorder()
+	d.ServeHTTP(w, r)
+	if w.Code != 200 || !strings.Contains(w.Body.String(), `"step":"jar"`) {
+		t.Fatal(w.Code, w.Body)
+	}
+	after := d.step(d.must("GET", "", ""), "load/1")
+	if got := after.Pieces[0].To - after.Pieces[0].From; got != 35 || before.Pieces[0].To-before.Pieces[0].From != 14 {
+		t.Errorf("seven jars are filled in %d min", got)
+	}
+	for path, want := range map[string]int{"salt": 404, "jar": 422} {
+		r := httptest.NewRequest("PUT", "http://localhost/api/step-minutes/"+path, strings.NewReader(`{"minutes":5000}`))
+		r.Header.Set("Content-Type", "application/json")
+		w := httptest.NewRecorder()
+		d.ServeHTTP(w, r)
+		if w.Code != want && w.Code != 422 {
+			t.Error(path, w.Code, fmt.Sprint(w.Body))
+		}
+	}
+}
