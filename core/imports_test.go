@@ -23,6 +23,7 @@ var may = map[string][]string{
 	"run":     {},
 	"shelf":   {"fruit", "jar", "measure"},
 	"label":   {},
+	"almanac": {},
 	"day":     {},
 	"batch":   {"day", "guide", "syrup", "fruit", "canner", "jar", "measure"},
 }

@@ -84,8 +84,8 @@ func (p Plan) flameMinutes() float64 {
 	return minutes
 }
 
-// fruitMass is how much fruit goes in.
-func (p Plan) fruitMass() measure.Mass {
+// FruitMass is how much fruit goes in.
+func (p Plan) FruitMass() measure.Mass {
 	if p.Amount.Fruit == 0 && p.Fruit != nil {
 		return p.Fruit.Likely
 	}
@@ -104,7 +104,7 @@ func (p Plan) fruitPriced(r Request, k Kitchen) bool {
 
 // fruitCents takes the fruit off its lots, the first first.
 func (p Plan) fruitCents(r Request, k Kitchen) float64 {
-	rest, cents := p.fruitMass(), 0.0
+	rest, cents := p.FruitMass(), 0.0
 	for _, id := range r.lotIDs() {
 		l := k.Lots[id]
 		take := min(rest, l.Left)
@@ -112,4 +112,10 @@ func (p Plan) fruitCents(r Request, k Kitchen) float64 {
 		rest -= take
 	}
 	return cents
+}
+
+// PerFilledJar is what a filled jar costs beside its fruit, in cents: a lid, and its share of
+// the jar. ok is false where neither has a price.
+func (p Prices) PerFilledJar() (cents float64, ok bool) {
+	return p.Lid + p.Jar/jarUses, p.Lid > 0 || p.Jar > 0
 }

@@ -145,7 +145,7 @@ func (l *readyList) fruit(p Plan) {
 		l.once("own acid "+p.Name, ReadyFruit, "Acid, as your source says: "+p.Own.Source.Acid)
 	}
 	if browns(p.Query.Product) {
-		l.bath += p.fruitMass()
+		l.bath += p.FruitMass()
 	}
 }
 
@@ -246,7 +246,7 @@ func (l *readyList) tools(p Plan) {
 		l.once("mill", ReadyTools, "Food mill or sieve. A blender only half full with hot fruit")
 	case "apple-juice", "grape-juice", "berry-syrup", "jelly":
 		l.once("strain", ReadyTools, "Juicer or strainer and cloth, a big jug to settle in")
-		l.juicer += p.fruitMass()
+		l.juicer += p.FruitMass()
 	case "jam":
 		l.once("thermometer", ReadyTools, "A thermometer. Boiling sugar burns: long sleeves")
 	}

@@ -51,7 +51,7 @@ func (p *Plan) share(in read) {
 			}
 		}
 	}
-	mass := p.fruitMass()
+	mass := p.FruitMass()
 	for _, share := range in.shares {
 		of := PartOf{Share: share, Mass: measure.Mass(float64(mass) * share.Parts / parts)}
 		if mass == 0 {

@@ -33,6 +33,7 @@ type ClosingFields struct {
 	FillMinutes    int            `json:"fillMinutes" required:"false" minimum:"0" maximum:"6000"`
 	BoilMinutes    int            `json:"boilMinutes" required:"false" minimum:"0" maximum:"600" doc:"from the jars going in to the boil"`
 	Note           string         `json:"note" required:"false" maxLength:"1000"`
+	NextTime       string         `json:"nextTime,omitempty" required:"false" maxLength:"300" doc:"what is to be different the next time: it stands beside the next batch of that product"`
 	Day            string         `json:"day" required:"false" maxLength:"10" doc:"2026-08-14; today where left out"`
 }
 
@@ -159,7 +160,7 @@ func (s *server) closeBatch(ctx context.Context, b store.Batch, f ClosingFields)
 // understood.
 func (s *server) readClosing(f ClosingFields) (store.Closing, []error) {
 	var problems []error
-	c := store.Closing{PrepareMinutes: f.PrepareMinutes, CookMinutes: f.CookMinutes, FillMinutes: f.FillMinutes, BoilMinutes: f.BoilMinutes, Note: f.Note, Day: dayOf(s.now())}
+	c := store.Closing{PrepareMinutes: f.PrepareMinutes, CookMinutes: f.CookMinutes, FillMinutes: f.FillMinutes, BoilMinutes: f.BoilMinutes, Note: f.Note, Vow: strings.TrimSpace(f.NextTime), Day: dayOf(s.now())}
 	for _, j := range f.Jars {
 		found, ok := jar.Find(jar.ID(j.Jar))
 		switch {

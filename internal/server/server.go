@@ -130,6 +130,9 @@ func (s *server) register(api huma.API) {
 	s.registerFiles(api)
 	s.registerFromBatch(api)
 	s.registerDay(api)
+	s.registerVows(api)
+	s.registerAlmanac(api)
+	s.registerSeason(api)
 }
 
 // OpenAPI is the description of the API as JSON, for generating clients.

@@ -138,7 +138,11 @@ func (s *server) wants(ctx context.Context) (*wantsOutput, error) {
 		}
 	}
 	month := s.now().Month()
-	months := func(product string) int { return fruit.SeasonOf(product).MonthsTo(int(month)) }
+	own, err := s.store.Seasons(ctx)
+	if err != nil {
+		return nil, s.storeProblem(err, "season")
+	}
+	months := func(product string) int { return fruit.SeasonOf(product, own).MonthsTo(int(month)) }
 	b := wantsBody{Wants: []wantBody{}, Next: []putUpBody{}, Nobody: []string{},
 		Explain: "Only jars of a tested process that are no older than a year and a half are counted. Sizes stand in for each other by what they hold, and no jar is counted twice. The next season's list is a year's wish less what will be left when that season begins."}
 	put := map[shelf.Wish]int{} // of a product, form and jar
@@ -159,7 +163,7 @@ func (s *server) wants(ctx context.Context) (*wantsOutput, error) {
 		return nil, err
 	}
 	for _, w := range order {
-		b.Next = append(b.Next, nextAnswer(w, put[w], kitchen))
+		b.Next = append(b.Next, nextAnswer(w, put[w], kitchen, own))
 	}
 	b.Nobody = unwanted(wishes, groups)
 	return &wantsOutput{b}, nil
@@ -202,9 +206,9 @@ func wishName(product, form string) string {
 
 // nextAnswer is a line of the next season's list, with the fruit that the plan of such a
 // batch asks for.
-func nextAnswer(w shelf.Wish, jars int, k batch.Kitchen) putUpBody {
+func nextAnswer(w shelf.Wish, jars int, k batch.Kitchen, own map[string]fruit.Season) putUpBody {
 	j, _ := jar.Find(w.Jar)
-	b := putUpBody{Name: wishName(w.Product, w.Form), Text: j.Count(jars), Amount: j.Count(jars), Jar: string(w.Jar), Product: w.Product, Form: w.Form, When: fruit.SeasonOf(w.Product).Text()}
+	b := putUpBody{Name: wishName(w.Product, w.Form), Text: j.Count(jars), Amount: j.Count(jars), Jar: string(w.Jar), Product: w.Product, Form: w.Form, When: fruit.SeasonOf(w.Product, own).Text()}
 	for _, pack := range []guide.Pack{guide.Hot, guide.Raw} {
 		p, err := batch.Make(batch.Request{Product: w.Product, Form: guide.Form(w.Form), Pack: pack, Jar: w.Jar, Amount: b.Amount}, k)
 		if err != nil {

@@ -7,26 +7,26 @@ import (
 	"mellisca/core/fruit"
 )
 
-// Seasons reads the months of products, where the cook said so.
+// Seasons reads the months of fruit, where the cook said so.
 func (s *Store) Seasons(ctx context.Context) (all map[string]fruit.Season, err error) {
 	all = map[string]fruit.Season{}
-	err = s.each(ctx, `SELECT product, from_month, to_month FROM season`, func(row *sql.Rows) error {
-		var product string
+	err = s.each(ctx, `SELECT fruit, from_month, to_month FROM season`, func(row *sql.Rows) error {
+		var id string
 		var of fruit.Season
-		err := row.Scan(&product, &of.From, &of.To)
-		all[product] = of
+		err := row.Scan(&id, &of.From, &of.To)
+		all[id] = of
 		return err
 	})
 	return all, err
 }
 
-// SetSeason says the months of a product; with nil they are as in the table.
-func (s *Store) SetSeason(ctx context.Context, product string, of *fruit.Season) error {
+// SetSeason says the months of a fruit; with nil they are as in the table.
+func (s *Store) SetSeason(ctx context.Context, id string, of *fruit.Season) error {
 	var err error
 	if of == nil {
-		_, err = s.write.ExecContext(ctx, `DELETE FROM season WHERE product = ?`, product)
+		_, err = s.write.ExecContext(ctx, `DELETE FROM season WHERE fruit = ?`, id)
 	} else {
-		_, err = s.write.ExecContext(ctx, `INSERT OR REPLACE INTO season (product, from_month, to_month) VALUES (?, ?, ?)`, product, of.From, of.To)
+		_, err = s.write.ExecContext(ctx, `INSERT OR REPLACE INTO season (fruit, from_month, to_month) VALUES (?, ?, ?)`, id, of.From, of.To)
 	}
 	return wrapped("keeping a season", err)
 }
@@ -52,9 +52,11 @@ func (s *Store) Vows(ctx context.Context, product string) (all []Vow, err error)
 	return all, err
 }
 
+const insertVow = `INSERT INTO vow (id, product, batch, words, said_day, kept_day) VALUES (?, ?, ?, ?, ?, ?)`
+
 // AddVow keeps a new one.
 func (s *Store) AddVow(ctx context.Context, v Vow) error {
-	_, err := s.write.ExecContext(ctx, `INSERT INTO vow (id, product, batch, words, said_day, kept_day) VALUES (?, ?, ?, ?, ?, ?)`, newID(), v.Product, v.Batch, v.Words, v.Said, v.Kept)
+	_, err := s.write.ExecContext(ctx, insertVow, newID(), v.Product, v.Batch, v.Words, v.Said, v.Kept)
 	return wrapped("keeping a vow", err)
 }
 

@@ -28,6 +28,7 @@ type Closing struct {
 	BoilMinutes    int
 	BoilFactor     float64 // of what was worked out; 0: not said
 	Note           string
+	Vow            string // what is to be different the next time; kept when it is closed
 	Day            fruit.Day
 	Forgotten      bool // not learned from
 	Filled         []fruit.Filled
@@ -135,6 +136,11 @@ func addClosing(ctx context.Context, tx execer, c Closing) error {
 		int64(c.LiquidLeft), c.CookMinutes, c.FillMinutes, c.MadeOf)
 	if err != nil {
 		return err
+	}
+	if c.Vow != "" {
+		if _, err := tx.ExecContext(ctx, insertVow, newID(), c.Product, c.Batch, c.Vow, int64(c.Day), 0); err != nil {
+			return err
+		}
 	}
 	for _, f := range c.Filled {
 		if _, err := tx.ExecContext(ctx, `INSERT INTO closing_jar (closing, jar, filled) VALUES (?, ?, ?)`, c.ID, f.Jar.ID, f.Count); err != nil {

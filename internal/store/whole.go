@@ -63,7 +63,7 @@ var wholeTables = []Kept{
 	{Table: "week_time", About: "When the cook has time in the week.", Key: []string{"weekday"}},
 	{Table: "day_time", About: "Days on which that differs.", Key: []string{"day"}},
 	{Table: "step_minutes", About: "How long steps take, where the cook said so.", Key: []string{"step"}},
-	{Table: "season", About: "Months of fruit, where the cook said so.", Key: []string{"product"}},
+	{Table: "season", About: "Months of fruit, where the cook said so.", Key: []string{"fruit"}},
 	{Table: "vow", About: "What the cook swore to do differently.", Key: []string{"id"}},
 	{Table: "show_mark", About: "The cook's opinion of jars for a show.", Key: []string{"year", "jar"}},
 	{Table: "label_sheet", About: "Grids of labels.", Key: []string{"id"}},

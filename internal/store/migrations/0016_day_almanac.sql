@@ -70,7 +70,7 @@ CREATE TABLE step_minutes (
 
 -- What the season taught.
 CREATE TABLE season (
-	product TEXT PRIMARY KEY CHECK (product <> ''),
+	fruit TEXT PRIMARY KEY CHECK (fruit <> ''),
 	from_month INTEGER NOT NULL CHECK (from_month BETWEEN 0 AND 12), -- 0: all year
 	to_month INTEGER NOT NULL CHECK (to_month BETWEEN 0 AND 12)
 ) STRICT;
