@@ -107,6 +107,10 @@ func (t Task) hands(gap int) []Span {
 	return t.Hands
 }
 
+// HandSpans is when a task wants a cook, from its start; of a load that waits so long between
+// filled and in.
+func (t Task) HandSpans(gap int) []Span { return t.hands(gap) }
+
 // length is how long a task takes from its start; of a load after a gap.
 func (t Task) length(gap int) int {
 	if t.Load != nil {

@@ -239,6 +239,8 @@ func checkRow(table string, columns []store.WholeColumn, row []any) error {
 		if strict("plan", &l); err == nil && (l.Jars < 1 || l.Jars > 100 || l.Minutes < 1) {
 			return errors.New("plan: a load has 1 to 100 jars and a time")
 		}
+	case "day_cook":
+		strict("breaks", &store.Breaks{})
 	case "jar_line":
 		strict("data", &shelf.Told{})
 	case "shelf_line":

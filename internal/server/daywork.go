@@ -240,33 +240,37 @@ func (w *dayWork) prior() (all []day.Placed, ok bool) {
 	ok = true
 	for i, key := range w.keys {
 		n := slices.IndexFunc(w.kept.Steps, func(k keptStep) bool { return k.Key == key })
-		if n < 0 {
-			all[i] = day.Placed{Task: i, Canner: -1, Burner: -1, Pot: -1}
+		if n >= 0 {
+			all[i] = w.kept.Steps[n].Placed
+			all[i].Task = i
+			all[i].Canner = w.cannerNow(all[i].Canner)
+		}
+		if n < 0 || !w.fits(all[i]) {
+			all[i], ok = day.Placed{Task: i, Canner: -1, Burner: -1, Pot: -1}, false
 			if t := w.problem.Tasks[i]; t.Load != nil {
 				all[i].Canner = t.Load.Canners[0]
 			}
-			ok = false
-			continue
 		}
-		at := w.kept.Steps[n].Placed
-		at.Task = i
-		if at.Canner >= 0 {
-			if at.Canner < len(w.kept.Canners) {
-				id := w.kept.Canners[at.Canner]
-				at.Canner = slices.IndexFunc(w.canners, func(c workCanner) bool { return c.id == id })
-			} else {
-				at.Canner = -1
-			}
-			if at.Canner < 0 {
-				at.Canner, ok = w.problem.Tasks[i].Load.Canners[0], false
-			}
-		}
-		if at.Burner >= w.Burners || at.Pot >= w.Pots || slices.ContainsFunc(at.Cooks, func(c int) bool { return c >= len(w.Cooks) }) {
-			at.Burner, at.Pot, at.Cooks, ok = min(at.Burner, w.Burners-1), min(at.Pot, w.Pots-1), nil, false
-		}
-		all[i] = at
 	}
 	return all, ok && len(w.keys) == len(w.kept.Steps)
+}
+
+// cannerNow is the number that a canner of the kept plan has now; -1 where it is gone.
+func (w *dayWork) cannerNow(was int) int {
+	if was < 0 || was >= len(w.kept.Canners) {
+		return -1
+	}
+	return slices.IndexFunc(w.canners, func(c workCanner) bool { return c.id == w.kept.Canners[was] })
+}
+
+// fits says whether what a kept step takes is still there.
+func (w *dayWork) fits(at day.Placed) bool {
+	t := w.problem.Tasks[at.Task]
+	if t.Load != nil && !slices.Contains(t.Load.Canners, at.Canner) || t.Load == nil && at.Canner >= 0 || at.Start < 0 || at.End < at.Start || at.Gap < 0 || at.Gap > day.MostGap {
+		return false
+	}
+	return at.Burner >= -1 && at.Burner < w.Burners && at.Pot >= -1 && at.Pot < w.Pots && len(at.Cooks) == len(t.HandSpans(at.Gap)) &&
+		!slices.ContainsFunc(at.Cooks, func(c int) bool { return c < 0 || c >= len(w.Cooks) })
 }
 
 // minuteOn is a moment in minutes from a day's midnight, by the clock on the wall.

@@ -45,6 +45,7 @@ var tableWords = map[string]string{
 	"jar": "jars", "lot": "lots of fruit", "batch": "saved batches", "closing": "closed batches", "canner_load": "loads", "stove_line": "things told at the stove", "jar_line": "seal checks", "shelf_line": "things told of jars",
 	"shelf_place": "places", "want": "wants", "recall": "recalls", "own_source": "own sources", "pot": "pots", "burner": "burners", "kitchen": "the kitchen's settings", "label_sheet": "sheets of labels", "show_mark": "marks for the show",
 	"lot_tap": "sightings of ripeness", "variety": "varieties", "container": "containers", "stock": "counts of jars", "price": "prices", "school": "ways of the kitchen", "place": "places with their altitude",
+	"day_plan": "canning days", "day_batch": "batches on days", "day_line": "things told of days", "vow": "vows", "season": "seasons",
 }
 
 func (s *server) registerFiles(api huma.API) {

@@ -52,6 +52,12 @@ func fullKitchen(t *testing.T) *hobTest {
 	h.ask("POST", "/api/shelf/jars/"+jars[1]["id"].(string)+"/tell", `{"act":"undone","last":2}`, 200)
 	h.ask("POST", "/api/recalls", `{"of":"lot","ref":"`+lot+`","why":"Mould"}`, 200)
 	h.ask("POST", "/api/labels/sheets", fmt.Sprintf(sheetOf, "ours", 62.0, 3), 200)
+	on := time.UnixMilli(h.clock.Now().WallMs).Format(time.DateOnly)
+	h.ask("PUT", "/api/days/"+on, `{"begin":"0:05","by":"23:00","late":"20:00","burners":4,"pots":2,"cooks":[{"name":`+quoted(nasty)+`,"from":"0:05","to":"24:00","breaks":[{"from":"1:00","to":"1:20"}]}]}`, 200)
+	step := all(h.ask("POST", "/api/days/"+on+"/batches", `{"batch":"`+saved["id"].(string)+`"}`, 200), "steps")[0]["key"].(string)
+	h.ask("POST", "/api/days/"+on+"/steps", `{"step":"`+step+`","kind":"begun"}`, 200)
+	h.ask("PUT", "/api/almanac/seasons/peach", `{"from":8,"to":9}`, 200)
+	h.ask("PUT", "/api/season/days/"+on, `{"from":"18:00","to":"21:00"}`, 200)
 	return h
 }
 

@@ -32,6 +32,11 @@ type DayBatch struct {
 	By    int // 0: no such hour
 }
 
+// Breaks are a cook's, as they are kept.
+type Breaks struct {
+	Spans []day.Span `json:"spans"`
+}
+
 // DayLine is something told of a step.
 type DayLine struct {
 	ID     int64
@@ -59,8 +64,11 @@ func (s *Store) Day(ctx context.Context, on fruit.Day) (d Day, err error) {
 		if err := row.Scan(&c.Name, &c.There.From, &c.There.To, &breaks); err != nil {
 			return err
 		}
+		var b Breaks
+		err := json.Unmarshal([]byte(breaks), &b)
+		c.Breaks = b.Spans
 		d.Cooks = append(d.Cooks, c)
-		return json.Unmarshal([]byte(breaks), &d.Cooks[len(d.Cooks)-1].Breaks)
+		return err
 	}, on)
 	if err != nil {
 		return d, err
@@ -140,7 +148,7 @@ func keepDay(ctx context.Context, tx *sql.Tx, d Day) error {
 		return err
 	}
 	for n, c := range d.Cooks {
-		breaks, err := json.Marshal(append([]day.Span{}, c.Breaks...))
+		breaks, err := json.Marshal(Breaks{append([]day.Span{}, c.Breaks...)})
 		if err != nil {
 			return err
 		}

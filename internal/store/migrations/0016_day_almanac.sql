@@ -19,7 +19,7 @@ CREATE TABLE day_cook (
 	to_minute INTEGER NOT NULL CHECK (to_minute BETWEEN 0 AND 1440),
 	breaks TEXT NOT NULL CHECK (json_valid(breaks)),
 	PRIMARY KEY (day, number)
-) STRICT, WITHOUT ROWID;
+) STRICT;
 
 CREATE TABLE day_batch (
 	day INTEGER NOT NULL REFERENCES day_plan (day) ON DELETE CASCADE,
@@ -29,7 +29,7 @@ CREATE TABLE day_batch (
 	from_minute INTEGER NOT NULL CHECK (from_minute BETWEEN 0 AND 1440), -- 0: any time
 	by_minute INTEGER NOT NULL CHECK (by_minute BETWEEN 0 AND 1440),
 	PRIMARY KEY (day, batch, part)
-) STRICT, WITHOUT ROWID;
+) STRICT;
 
 CREATE INDEX day_batch_of ON day_batch (batch);
 
@@ -38,7 +38,7 @@ CREATE TABLE day_lock (
 	step TEXT NOT NULL CHECK (step <> ''), -- batch/part/step/load
 	minute INTEGER NOT NULL CHECK (minute BETWEEN 0 AND 1440),
 	PRIMARY KEY (day, step)
-) STRICT, WITHOUT ROWID;
+) STRICT;
 
 CREATE TABLE day_line (
 	id INTEGER PRIMARY KEY AUTOINCREMENT,

@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+    "/api/almanac": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the seasons taught */
+        get: operations["almanac"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac/seasons/{fruit}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say in which months a fruit is picked */
+        put: operations["set-season"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/altitude": {
         parameters: {
             query?: never;
@@ -327,6 +361,144 @@ export interface paths {
         put?: never;
         /** Name a container that was weighed once */
         post: operations["keep-container"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A canning day as it stands */
+        get: operations["day"];
+        /** Say who and what is there */
+        put: operations["set-day"];
+        post?: never;
+        /** Plan nothing on it any more */
+        delete: operations["clear-day"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a saved batch on a day; where its juice settles, its jars go on the day after */
+        post: operations["day-add-batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/batches/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say when a batch may begin and is to be done */
+        put: operations["day-set-batch"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/batches/{batch}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a batch on another day, or on none */
+        post: operations["day-move-batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A day's steps for a calendar */
+        get: operations["day-calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/locks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hold a step at an hour, or let it go */
+        post: operations["day-lock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plan what is ahead anew, in whatever order is best */
+        post: operations["day-order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{date}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell that a step has begun or is done, or that it was not so */
+        post: operations["day-tell"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1128,6 +1300,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lots by the day they turn, over the evenings and weekends that there are */
+        get: operations["season"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/days/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say when there is time on one day */
+        put: operations["set-day-time"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Save a batch of a lot and put it on a day */
+        post: operations["plan-lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say when there is time in the week */
+        put: operations["set-week"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -1381,6 +1621,40 @@ export interface paths {
         put?: never;
         /** What the fruit likely gives, put into the jars at hand */
         post: operations["spread"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/step-minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How long steps take where no record of the cook's says so */
+        get: operations["step-minutes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/step-minutes/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say how long a step takes; 0: as in the table */
+        put: operations["set-step-minutes"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1697,6 +1971,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/vows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the cook swore to do differently the next time */
+        get: operations["vows"];
+        put?: never;
+        /** Swear to do something differently */
+        post: operations["add-vow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vows/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a vow back */
+        delete: operations["remove-vow"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vows/{id}/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that it was done so, or is still to be */
+        post: operations["keep-vow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/wants": {
         parameters: {
             query?: never;
@@ -1834,6 +2160,24 @@ export interface components {
             /** @description the formula with its figures; empty where nothing is stirred in */
             why: string;
         };
+        AheadDayBody: {
+            date: string;
+            from: string;
+            /** @description said for this day alone */
+            own: boolean;
+            /**
+             * Format: double
+             * @description 0 to 1, of its time that is taken
+             */
+            part: number;
+            /** @description what is planned on it already; empty where nothing is */
+            planned: string;
+            /** @description 17:30 to 21:30; empty: none */
+            time: string;
+            title: string;
+            to: string;
+            turns: components["schemas"]["TurnBody"][];
+        };
         AlarmBody: {
             id: string;
             /** @description empty: of a clock */
@@ -1841,6 +2185,48 @@ export interface components {
             /** @description something is wrong, rather than over */
             stop: boolean;
             text: string;
+        };
+        AlmanacBody: {
+            /** @description year beside year */
+            beside: components["schemas"]["YearsRow"][];
+            /** @description product, pack, pot, year */
+            by: {
+                [key: string]: components["schemas"]["AlmanacRow"][] | null;
+            };
+            explain: string;
+            /**
+             * Format: int64
+             * @description that were ever put up
+             */
+            jars: number;
+            /** Format: int64 */
+            month: number;
+            seasons: components["schemas"]["SeasonBody"][];
+            years: number[];
+        };
+        AlmanacRow: {
+            /** @description of a litre or quart; empty where nothing was priced */
+            cost: string;
+            /** Format: int64 */
+            jars: number;
+            key: string;
+            /** @description how many jars were looked at, and whether they are few */
+            looked: string;
+            losses: components["schemas"]["LossBody"][];
+            name: string;
+            /**
+             * Format: double
+             * @description 0 to 1, of the row with the most jars
+             */
+            part: number;
+            /** @description by which it is drawn; empty: none */
+            product: string;
+            /** @description the poorest and the richest batch; empty for one */
+            range: string;
+            /** @description 12 batches, 84 jars */
+            text: string;
+            /** @description how much fruit a litre or quart takes; empty where nobody weighed it */
+            yield: string;
         };
         AlternativeBody: {
             form?: string;
@@ -1945,6 +2331,10 @@ export interface components {
             near: string;
             /** @description what the reading means */
             text: string;
+        };
+        BreakFields: {
+            from: string;
+            to: string;
         };
         BurnerBody: {
             across?: string;
@@ -2120,6 +2510,8 @@ export interface components {
             liquid?: string;
             /** @description of it, what was left; nothing where left out */
             liquidLeft?: string;
+            /** @description what is to be different the next time: it stands beside the next batch of that product */
+            nextTime?: string;
             note?: string;
             /** Format: int64 */
             prepareMinutes?: number;
@@ -2146,6 +2538,12 @@ export interface components {
             /** @description of the fruit in it, as typed */
             weight: string;
         };
+        CookFields: {
+            breaks: components["schemas"]["BreakFields"][];
+            from: string;
+            name: string;
+            to: string;
+        };
         CostLine: {
             money: string;
             what: string;
@@ -2160,6 +2558,204 @@ export interface components {
             /** @description a litre, or a quart for a cook who reads quarts */
             perLitre: string;
         };
+        "Day-add-batchRequest": {
+            batch: string;
+        };
+        "Day-lockRequest": {
+            /** @description empty: let it go */
+            at: string;
+            step: string;
+        };
+        "Day-move-batchRequest": {
+            /** @enum {string} */
+            part: "" | "juice" | "jars";
+            /** @description 2026-08-16; empty: on none */
+            to: string;
+        };
+        "Day-set-batchRequest": {
+            /** @description empty: no such hour */
+            by: string;
+            /** @description empty: any time */
+            from: string;
+            /** @enum {string} */
+            part: "" | "juice" | "jars";
+        };
+        "Day-tellRequest": {
+            /** @enum {string} */
+            kind: "begun" | "done" | "back";
+            /** @description a step that begins now */
+            next?: string;
+            step: string;
+        };
+        DayBarBody: {
+            /**
+             * Format: int64
+             * @description its number; -1: none
+             */
+            batch: number;
+            /** Format: int64 */
+            from: number;
+            key: string;
+            kind: string;
+            /** @enum {string} */
+            state: "ahead" | "late" | "now" | "done";
+            text: string;
+            /** Format: int64 */
+            to: number;
+        };
+        DayBatchBody: {
+            batch: string;
+            begun: boolean;
+            by: string;
+            /** @description when it is done: 15:40 */
+            done: string;
+            /** @description not before; empty: any time */
+            from: string;
+            headline: string;
+            jars: string;
+            kind: string;
+            /** @description by how much it misses its hour; empty where it does not */
+            late: string;
+            /** Format: int64 */
+            loads: number;
+            /** @description why it is not on the lanes; empty where it is */
+            not: string;
+            over: boolean;
+            /** @enum {string} */
+            part: "" | "juice" | "jars";
+            product: string;
+            /** @description of jars, until when their juice settles; empty otherwise */
+            waits: string;
+        };
+        DayBody: {
+            batches: components["schemas"]["DayBatchBody"][];
+            before: string;
+            /** @description that another order would be done sooner; empty where none is */
+            better: string;
+            /** @description how far from the best this plan can be at most */
+            bound: string;
+            /**
+             * Format: int64
+             * @description 0: none
+             */
+            byMinute: number;
+            /** @description 2026-08-15 */
+            date: string;
+            /** @description what to leave out */
+            drops: components["schemas"]["DropBody"][];
+            fields: components["schemas"]["DayFields"];
+            /** @description when all is done; empty for an empty day */
+            finish: string;
+            fits: boolean;
+            /**
+             * Format: int64
+             * @description where the lanes begin
+             */
+            from: number;
+            /** @description what holds it up, and what one more would save */
+            holds: string[];
+            lanes: components["schemas"]["DayLaneBody"][];
+            /** @description the day after, 2026-08-16 */
+            next: string;
+            /** @description why it does not fit */
+            not: string;
+            /**
+             * Format: int64
+             * @description minutes from midnight; -1 where it is not this day
+             */
+            now: number;
+            /** @description days that something is planned on, from a week ago on */
+            planned: components["schemas"]["DayOnBody"][];
+            /** @description what is later or earlier than it was planned; empty where nothing is */
+            shift: string;
+            /** @enum {string} */
+            state: "empty" | "ahead" | "running" | "over";
+            /** @description in the order of time */
+            steps: components["schemas"]["DayStepBody"][];
+            title: string;
+            /** Format: int64 */
+            to: number;
+            /** @description what was locked and could not be held */
+            unheld: string[];
+        };
+        DayFields: {
+            /** @description nothing begins before */
+            begin: string;
+            /** Format: int64 */
+            burners: number;
+            /** @description all is to be done; empty for no such hour */
+            by?: string;
+            cooks: components["schemas"]["CookFields"][];
+            /** @description work by hand after it is avoided; empty for no such hour */
+            late?: string;
+            /**
+             * Format: int64
+             * @description big pots to cook in
+             */
+            pots: number;
+        };
+        DayLaneBody: {
+            /** @description when it is not there */
+            away: components["schemas"]["Span"][];
+            bars: components["schemas"]["DayBarBody"][];
+            /** @enum {string} */
+            kind: "hands" | "burner" | "canner";
+            name: string;
+        };
+        DayOnBody: {
+            date: string;
+            title: string;
+        };
+        DayPieceBody: {
+            /**
+             * Format: int64
+             * @description minutes from midnight
+             */
+            from: number;
+            /** Format: int64 */
+            to: number;
+            what: string;
+        };
+        DayStepBody: {
+            batch: string;
+            can: ("begun" | "done" | "back" | "lock" | "unlock" | "hob")[];
+            /** @description its id */
+            canner: string;
+            /** Format: int64 */
+            from: number;
+            /** @description what comes of it waits hot */
+            hot: boolean;
+            key: string;
+            /** @enum {string} */
+            kind: "lit" | "jars" | "liquid" | "juicer" | "press" | "slow" | "dip" | "fruit" | "cook" | "load";
+            /** @description on the stove; empty: not there */
+            load: string;
+            locked: boolean;
+            /** @description how far it moved from where it was planned; empty where it did not */
+            moved: string;
+            /**
+             * Format: int64
+             * @description which load of its batch, from 0
+             */
+            number: number;
+            /** @description its batch, in words; empty for a canner that is lit */
+            of: string;
+            /** @description of a load: filling, jars in, to the boil, the time, the rest, jars out */
+            pieces: components["schemas"]["DayPieceBody"][];
+            product: string;
+            /** @enum {string} */
+            state: "ahead" | "late" | "now" | "done";
+            /** @description 8:20 to 8:45 */
+            time: string;
+            title: string;
+            /** Format: int64 */
+            to: number;
+            /** @description burner, canner, pot */
+            where: string;
+            who: string;
+            /** @description how much, and with what */
+            with: string;
+        };
         DoBody: {
             choice: string;
             text: string;
@@ -2171,6 +2767,12 @@ export interface components {
             jars: number[];
             /** @description of /api/shelf, where it is to stand; where such jars were put last where left out */
             place?: string;
+        };
+        DropBody: {
+            batches: string[];
+            /** @description what to do with the fruit until then */
+            cold: string;
+            text: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -2474,6 +3076,9 @@ export interface components {
             /** @description 5 quarts */
             text: string;
         };
+        "Keep-vowRequest": {
+            kept: boolean;
+        };
         KitchenBody: {
             /** @description as typed, such as 3,480 ft; empty where not known */
             altitude: string;
@@ -2639,6 +3244,24 @@ export interface components {
             text: string;
             warnings: string[];
         };
+        LossBody: {
+            /** Format: int64 */
+            count: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description what it likely is for the next jars, at least
+             */
+            low: number;
+            /** @description did not seal, broken, lost liquid, floats */
+            name: string;
+            /**
+             * Format: double
+             * @description 0 to 1, of the jars looked at
+             */
+            part: number;
+        };
         "Lot-goneRequest": {
             gone: boolean;
         };
@@ -2760,6 +3383,8 @@ export interface components {
         };
         "Open-loadRequest": {
             batch: string;
+            /** @description in another canner than the batch says, where its loads are the same in it */
+            canner?: string;
             /**
              * Format: int64
              * @description which of its loads, from 0; the next one that was not on the hob where left out
@@ -2799,6 +3424,8 @@ export interface components {
             liquid?: string;
             /** @description of it, what was left; nothing where left out */
             liquidLeft?: string;
+            /** @description what is to be different the next time: it stands beside the next batch of that product */
+            nextTime?: string;
             note?: string;
             /** @enum {string} */
             pack: "raw" | "hot";
@@ -2880,6 +3507,13 @@ export interface components {
              */
             own: number;
             places: components["schemas"]["PlaceBody"][];
+        };
+        "Plan-lotRequest": {
+            all: boolean;
+            date: string;
+            /** Format: int64 */
+            loads: number;
+            lot: string;
         };
         PlanBody: {
             alternatives: components["schemas"]["OfferBody"][];
@@ -3288,9 +3922,64 @@ export interface components {
             /** @description cannot be chosen; the reason says why */
             refused: boolean;
         };
+        SeasonBody: {
+            /**
+             * Format: int64
+             * @description month, 1 to 12; 0: all year
+             */
+            from: number;
+            fruit: string;
+            /**
+             * Format: int64
+             * @description in how many months it is next; 0: now
+             */
+            in: number;
+            name: string;
+            /** @description said by the cook */
+            own: boolean;
+            /** @description jars that were put up of it in each of the twelve months, over all years */
+            put: number[];
+            text: string;
+            /** Format: int64 */
+            to: number;
+        };
+        SeasonPlanBody: {
+            days: components["schemas"]["AheadDayBody"][];
+            explain: string;
+            /** @description the week is our own guess */
+            guess: boolean;
+            lots: components["schemas"]["WaitingBody"][];
+            /** @description from Monday */
+            week: components["schemas"]["WeekTimeBody"][];
+        };
+        "Set-day-timeRequest": {
+            /** @description empty: no time */
+            from: string;
+            to: string;
+            /** @description as in every week again */
+            usual?: boolean;
+        };
         "Set-label-addressRequest": {
             /** @description http://192.168.1.20:8080; empty: that of the page */
             address: string;
+        };
+        "Set-seasonRequest": {
+            /**
+             * Format: int64
+             * @description 0: all year
+             */
+            from: number;
+            /** Format: int64 */
+            to: number;
+            /** @description as in the table again */
+            usual?: boolean;
+        };
+        "Set-step-minutesRequest": {
+            /** Format: int64 */
+            minutes: number;
+        };
+        "Set-weekRequest": {
+            week: components["schemas"]["WeekTimeBody"][];
         };
         ShareBody: {
             amount: string;
@@ -3536,6 +4225,12 @@ export interface components {
             /** Format: int64 */
             year: number;
         };
+        Span: {
+            /** Format: int64 */
+            From: number;
+            /** Format: int64 */
+            To: number;
+        };
         SpreadBody: {
             canner: components["schemas"]["CannerBody"];
             /** @description for the refrigerator; empty where nothing is over */
@@ -3576,6 +4271,19 @@ export interface components {
              * @description how many times as fast
              */
             times: number;
+        };
+        StepMinutesBody: {
+            /** Format: int64 */
+            minutes: number;
+            name: string;
+            /** @description said by the cook */
+            own: boolean;
+            step: string;
+            /**
+             * Format: int64
+             * @description of the table; our own guess
+             */
+            usual: number;
         };
         StockBody: {
             jars: components["schemas"]["OwnedFields"][];
@@ -3876,6 +4584,16 @@ export interface components {
             /** @description they have stood for 18 hours */
             urge: boolean;
         };
+        TurnBody: {
+            all: boolean;
+            kind: string;
+            /** Format: int64 */
+            loads: number;
+            lot: string;
+            name: string;
+            /** @description peaches, in quarts: 2 loads, about 3 h 10 min */
+            what: string;
+        };
         VarietyFields: {
             kind: string;
             months?: string;
@@ -3887,6 +4605,34 @@ export interface components {
              */
             tart: number;
             texture?: string;
+        };
+        VowBody: {
+            /** @description that taught it; empty: none */
+            batch: string;
+            id: string;
+            /** @description when it was done so; empty: still to be */
+            kept: string;
+            name: string;
+            product: string;
+            said: string;
+            words: string;
+        };
+        VowFields: {
+            batch?: string;
+            product: string;
+            words: string;
+        };
+        WaitingBody: {
+            fit: string;
+            kind: string;
+            lot: string;
+            name: string;
+            /** @description why it is not spread; empty where it is */
+            waits: string;
+            /** @description that it will not wait, and what to do; empty where it finds its time */
+            warn: string;
+            /** @description what it would make, and how long that takes */
+            what: string;
         };
         WantBody: {
             /** @description like jars that are not counted, and why; empty where there are none */
@@ -3975,6 +4721,17 @@ export interface components {
             /** @enum {string} */
             way: "freeze" | "refrigerate" | "own-source" | "other-guide" | "add-on-opening";
         };
+        WeekTimeBody: {
+            /** @description empty: no time */
+            from: string;
+            name?: string;
+            to: string;
+            /**
+             * Format: int64
+             * @description 0: Sunday
+             */
+            weekday: number;
+        };
         WhyBody: {
             /** @enum {string} */
             about: "time" | "refusal" | "jars" | "liquid" | "recipe" | "loads";
@@ -3982,6 +4739,26 @@ export interface components {
             /** @description empty where the figure is ours */
             source: string;
             title: string;
+        };
+        YearCell: {
+            /** Format: int64 */
+            jars: number;
+            /**
+             * Format: double
+             * @description 0 to 1, of the most jars of any product in any year
+             */
+            part: number;
+            /** @description yield, cost, losses; empty where there was nothing */
+            text: string;
+            /** Format: int64 */
+            year: number;
+        };
+        YearsRow: {
+            /** @description the last year beside the one before */
+            change: string;
+            name: string;
+            product: string;
+            years: components["schemas"]["YearCell"][];
         };
     };
     responses: never;
@@ -3992,6 +4769,88 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    almanac: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlmanacBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fruit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Set-seasonRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlmanacBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     altitude: {
         parameters: {
             query?: {
@@ -5171,6 +6030,624 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "clear-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-add-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Day-add-batchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-set-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Day-set-batchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-move-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Day-move-batchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Day-lockRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "day-tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Day-tellRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7996,6 +9473,209 @@ export interface operations {
             };
         };
     };
+    season: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPlanBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-day-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description 2026-08-15 */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Set-day-timeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPlanBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "plan-lot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan-lotRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Set-weekRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPlanBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     shelf: {
         parameters: {
             query?: never;
@@ -8998,6 +10678,88 @@ export interface operations {
             };
         };
     };
+    "step-minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepMinutesBody"][] | null;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-step-minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Set-step-minutesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepMinutesBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     stock: {
         parameters: {
             query?: never;
@@ -9907,6 +11669,209 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FruitOutputBody"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    vows: {
+        parameters: {
+            query?: {
+                /** @description all where left out */
+                product?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VowBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-vow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VowFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VowBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-vow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VowBody"][] | null;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "keep-vow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keep-vowRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VowBody"][] | null;
                 };
             };
             /** @description Not Found */
