@@ -25,20 +25,23 @@ type Canner struct {
 // usual is the canner of a kitchen that has told of none.
 var usual = Canner{Pot: canner.Default}
 
-// cannerFor is the canner that a batch is planned for: the one that it names, or the
-// first of its process.
+// cannerFor is the canner that a batch is planned for: the one that it names where that is of
+// its process, or the first of its process. Nothing for boiling water is planned in a steamer.
 func cannerFor(in read) Canner {
 	kind := canner.BoilingWater
 	if in.Method == guide.Steam {
 		kind = canner.Steam
 	}
+	of := func(c Canner) bool {
+		return c.Pot.Kind == kind || kind == canner.BoilingWater && (c.Pot.Kind == canner.Electric || c.Pot.Kind == "")
+	}
 	for _, c := range in.kitchen.Canners {
-		if c.ID == in.Canner && in.Canner != "" {
+		if c.ID == in.Canner && in.Canner != "" && of(c) {
 			return c
 		}
 	}
 	for _, c := range in.kitchen.Canners {
-		if c.Pot.Kind == kind || kind == canner.BoilingWater && (c.Pot.Kind == canner.Electric || c.Pot.Kind == "") {
+		if of(c) {
 			return c
 		}
 	}

@@ -75,3 +75,27 @@ func TestPlanInOwnCanner(t *testing.T) {
 		t.Errorf("%+v %+v", p.Canner, p.Water)
 	}
 }
+
+// TestNothingForWaterInASteamer plans a batch for boiling water in a pot for boiling water,
+// whatever canner it names.
+func TestNothingForWaterInASteamer(t *testing.T) {
+	here, _ := measure.ParseAltitude("3,480 ft")
+	steamer := Canner{ID: "steamer", Pot: canner.Default}
+	steamer.Pot.Kind, steamer.Pot.Name = canner.Steam, "the steamer"
+	kettle := Canner{ID: "kettle", Pot: canner.Default}
+	kettle.Pot.Kind = canner.BoilingWater
+	for _, all := range [][]Canner{{steamer, kettle}, {steamer}} {
+		k := Kitchen{Altitude: &here, Units: measure.US, Canners: all}
+		for method, named := range map[guide.Method]string{guide.BoilingWater: "steamer", guide.Steam: "kettle"} {
+			r := First("peaches", k)
+			r.Method, r.Canner = method, named
+			p, err := Make(r, k)
+			if err != nil {
+				t.Fatal(err)
+			}
+			if inSteam := p.Pot.Kind == canner.Steam; inSteam != (method == guide.Steam) {
+				t.Errorf("%s is planned in %s", method, p.Canner.TheName())
+			}
+		}
+	}
+}

@@ -132,7 +132,7 @@ func (m Making) prepared(portion, byTable, known int, after []int) Task {
 	if known > 0 {
 		minutes = known
 	}
-	return Task{Step: Fruit, Portion: portion, Minutes: minutes, Hands: []Span{{0, minutes}}, After: after}
+	return Task{Step: Fruit, Portion: portion, Cut: true, Minutes: minutes, Hands: []Span{{0, minutes}}, After: after}
 }
 
 // fruit makes the fruit of a load ready: dipped and peeled, then cut.

@@ -48,6 +48,7 @@ type Task struct {
 	Burner  bool   // a step takes one for all of it
 	Pot     bool   // and a big pot
 	Hot     bool   // what comes of it waits hot for those after it
+	Cut     bool   // what comes of it waits cut
 	After   []int  // tasks that must be over before it begins
 	From    int    // not before
 	Load    *Load

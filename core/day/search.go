@@ -17,6 +17,7 @@ type Plan struct {
 	Finish  int      // when all is done
 	HotWait int      // minutes that filled jars, and what was cooked for them, wait hot
 	LateMin int      // hands-on minutes after the late hour
+	CutWait int      // minutes that fruit waits cut
 	Tardy   int      // minutes by which batches miss the time that they are to be done by, added up
 	Unheld  []int    // tasks that were to be locked and could not be held
 	Bound   int      // no plan is done before: proven
@@ -33,9 +34,10 @@ func (pl Plan) Gap(begin int) float64 {
 }
 
 // before says whether a plan is better: with less missed of what batches are to be done by,
-// then done earlier, then with less hot waiting, then with less to do late.
+// then done earlier, then with less hot waiting, then with less to do late, then with fruit
+// cut later.
 func (pl Plan) before(o Plan) int {
-	return cmp.Or(cmp.Compare(pl.Tardy, o.Tardy), cmp.Compare(pl.Finish, o.Finish), cmp.Compare(pl.HotWait, o.HotWait), cmp.Compare(pl.LateMin, o.LateMin))
+	return cmp.Or(cmp.Compare(pl.Tardy, o.Tardy), cmp.Compare(pl.Finish, o.Finish), cmp.Compare(pl.HotWait, o.HotWait), cmp.Compare(pl.LateMin, o.LateMin), cmp.Compare(pl.CutWait, o.CutWait))
 }
 
 // Make plans a day. ok is false where something cannot be put on it at all, as where nobody
@@ -81,7 +83,8 @@ func (p Problem) search(e Effort) (best Plan, ok bool) {
 	if !s.found {
 		return Plan{}, false
 	}
-	s.climb(e.Tries)
+	s.climb(e.Tries * 2 / 3)
+	s.polish(e.Tries)
 	s.best.Bound, s.best.Tried = s.bound, s.tried
 	return s.best, true
 }
@@ -159,6 +162,9 @@ func (b *board) plan() Plan {
 		for _, a := range t.After {
 			if b.p.Tasks[a].Hot {
 				pl.HotWait += at.Start - pl.Placed[a].End
+			}
+			if b.p.Tasks[a].Cut {
+				pl.CutWait += at.Start - pl.Placed[a].End
 			}
 		}
 		if b.p.Late > 0 {
@@ -291,6 +297,9 @@ func (s *search) rules() [][]int {
 	} {
 		lists = append(lists, s.ordered(by))
 	}
+	for _, list := range slices.Clone(lists) {
+		lists = append(lists, s.tight(list))
+	}
 	for range 12 {
 		noise := make([]int, n)
 		for i := range noise {
@@ -299,6 +308,30 @@ func (s *search) rules() [][]int {
 		lists = append(lists, s.ordered(func(i int) int { return -noise[i] }))
 	}
 	return lists
+}
+
+// tight moves what waits hot or cut to just before what it waits for.
+func (s *search) tight(list []int) []int {
+	list = slices.Clone(list)
+	for n := len(list) - 1; n >= 0; n-- {
+		if t := s.p.Tasks[list[n]]; t.Hot || t.Cut {
+			s.closer(list, n)
+		}
+	}
+	return list
+}
+
+// closer moves the task at a place of a list to just before the first that comes after it.
+func (s *search) closer(list []int, from int) {
+	i, to := list[from], from
+	for to+1 < len(list) && !slices.Contains(s.p.Tasks[list[to+1]].After, i) {
+		to++
+	}
+	if to+1 == len(list) {
+		return // nothing waits for it
+	}
+	copy(list[from:to], list[from+1:to+1])
+	list[to] = i
 }
 
 // heldUp is 1 for the tasks that locked ones come after; nil where none is locked.
@@ -343,12 +376,16 @@ func (s *search) climb(tries int) {
 	now, at := s.best, s.way.clone()
 	idle := 0
 	for s.tried < tries && len(at.list) > 0 {
-		if s.best.Tardy == 0 && s.best.Finish <= s.bound && s.best.HotWait == 0 && s.best.LateMin == 0 {
+		if s.best.Tardy == 0 && s.best.Finish <= s.bound && s.best.HotWait == 0 && s.best.LateMin == 0 && s.best.CutWait == 0 {
 			return // there is none better
 		}
 		next := at.clone()
 		for range 1 + s.dice.below(3) {
-			s.move(next.list)
+			if from := s.dice.below(len(next.list)); s.dice.below(3) == 0 && (s.p.Tasks[next.list[from]].Hot || s.p.Tasks[next.list[from]].Cut) {
+				s.closer(next.list, from)
+			} else {
+				s.move(next.list)
+			}
 		}
 		if i := s.dice.below(len(next.waits)); s.dice.below(2) == 0 {
 			next.waits[i] = wait(s.dice.below(waits))
@@ -366,11 +403,60 @@ func (s *search) climb(tries int) {
 	}
 }
 
+// polish tries every task in every place of the best list that it may have, those that wait
+// hot first, and begins again from what is better, until nothing is.
+func (s *search) polish(tries int) {
+	for better := true; better; {
+		better = false
+		order := slices.Clone(s.way.list)
+		slices.SortStableFunc(order, func(a, b int) int {
+			return cmp.Compare(s.urge(b), s.urge(a))
+		})
+		for _, i := range order {
+			at := slices.Index(s.way.list, i)
+			low, high := s.room(s.way.list, at)
+			for to := low; to <= high; to++ {
+				if s.tried >= tries || s.best.Tardy == 0 && s.best.Finish <= s.bound && s.best.HotWait == 0 && s.best.LateMin == 0 && s.best.CutWait == 0 {
+					return
+				}
+				if to == at {
+					continue
+				}
+				next, was := s.way.clone(), s.best
+				shift(next.list, at, to)
+				if s.look(next); s.best.before(was) < 0 {
+					better = true
+					break
+				}
+			}
+		}
+	}
+}
+
+// urge is how long what comes of a task waits hot in the best plan.
+func (s *search) urge(i int) (minutes int) {
+	if !s.p.Tasks[i].Hot {
+		return -1
+	}
+	for j, t := range s.p.Tasks {
+		if slices.Contains(t.After, i) {
+			minutes += s.best.Placed[j].Start - s.best.Placed[i].End
+		}
+	}
+	return minutes
+}
+
 // move takes one task of a list to another place that it may have.
 func (s *search) move(list []int) {
 	from := s.dice.below(len(list))
+	low, high := s.room(list, from)
+	shift(list, from, low+s.dice.below(high-low+1))
+}
+
+// room is between which places the task at one may stand.
+func (s *search) room(list []int, from int) (low, high int) {
 	i := list[from]
-	low, high := 0, len(list)-1
+	high = len(list) - 1
 	for at, j := range list {
 		switch {
 		case at < from && slices.Contains(s.p.Tasks[i].After, j):
@@ -379,7 +465,12 @@ func (s *search) move(list []int) {
 			high = min(high, at-1)
 		}
 	}
-	to := low + s.dice.below(high-low+1)
+	return low, high
+}
+
+// shift takes what is at one place of a list to another.
+func shift(list []int, from, to int) {
+	i := list[from]
 	if to < from {
 		copy(list[to+1:from+1], list[to:from])
 	} else {

@@ -43,7 +43,7 @@ func Fill(ctx context.Context, address string) error {
 	for _, src := range sources {
 		ids[src.Name] = src.ID
 	}
-	onHob := ""
+	kept := map[string]string{} // the last batch of each product
 	for _, b := range batches(ids) {
 		var saved struct {
 			ID      string `json:"id"`
@@ -54,11 +54,12 @@ func Fill(ctx context.Context, address string) error {
 		if err := c.do(ctx, http.MethodPost, "/api/batches", b, &saved); err != nil {
 			return err
 		}
-		if saved.Request.Product == "pears" {
-			onHob = saved.ID
-		}
+		kept[saved.Request.Product] = saved.ID
 	}
-	return c.hob(ctx, onHob)
+	if err := c.hob(ctx, kept["pears"]); err != nil {
+		return err
+	}
+	return c.day(ctx, time.Now(), kept)
 }
 
 // hob puts a load of a batch into the canner: it has boiled for a few minutes, and a

@@ -19,7 +19,7 @@ import (
 
 // DayInput names a day.
 type DayInput struct {
-	Date string `path:"date" maxLength:"10" doc:"2026-08-15"`
+	Date string `path:"date" maxLength:"10" doc:"2026-08-15, or today"`
 }
 
 func (s *server) registerDay(api huma.API) {
@@ -196,8 +196,11 @@ func (s *server) stepMinutes(ctx context.Context) (*stepMinutesOutput, error) {
 	return out, nil
 }
 
-// parseDay reads a date.
-func parseDay(date, where string) (fruit.Day, error) {
+// parseDay reads a date; today by its name too.
+func (s *server) parseDay(date, where string) (fruit.Day, error) {
+	if date == "today" {
+		return s.today(), nil
+	}
 	t, err := time.Parse(time.DateOnly, date)
 	if err != nil || t.Year() < 2000 || t.Year() > 2200 {
 		return 0, unprocessable([]error{field(where, "Accepted: a day such as 2026-08-15.", date)})
@@ -207,7 +210,7 @@ func parseDay(date, where string) (fruit.Day, error) {
 
 // dayFor reads a day; where nothing is planned on it, it is one like the last that was.
 func (s *server) dayFor(ctx context.Context, date string) (d store.Day, there bool, err error) {
-	on, err := parseDay(date, "path.date")
+	on, err := s.parseDay(date, "path.date")
 	if err != nil {
 		return d, false, err
 	}
@@ -320,7 +323,7 @@ func (s *server) addToDay(ctx context.Context, date, id string) (*dayOutput, err
 	if p.Status == batch.Refused {
 		return nil, unprocessable([]error{field("body.batch", "There is no tested time for this batch, so it is not put on a day.", id)})
 	}
-	on, err := parseDay(date, "path.date")
+	on, err := s.parseDay(date, "path.date")
 	if err != nil {
 		return nil, err
 	}
@@ -391,7 +394,7 @@ func (s *server) moveBatch(ctx context.Context, date, id, part, to string) (*day
 	}
 	days := []store.Day{from}
 	if to != "" {
-		on, err := parseDay(to, "body.to")
+		on, err := s.parseDay(to, "body.to")
 		if err != nil {
 			return nil, err
 		}

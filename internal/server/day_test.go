@@ -108,7 +108,7 @@ func TestPlanADay(t *testing.T) {
 	}
 	for _, l := range b.Lanes {
 		for _, bar := range l.Bars {
-			for _, away := range l.Away {
+			for _, away := range l.Away { // who is there
 				if bar.From < away.To && away.From < bar.To {
 					t.Errorf("%s has %s while not there", l.Name, bar.Text)
 				}
@@ -137,7 +137,7 @@ func TestPlanADay(t *testing.T) {
 	_, ics, _ := d.ask("GET", d.date, "")
 	r := httptest.NewRecorder()
 	d.ServeHTTP(r, httptest.NewRequest("GET", "http://localhost/api/days/"+d.date+"/day.ics", nil))
-	if got := strings.Count(r.Body.String(), "BEGIN:VEVENT"); got != len(ics.Steps) || !strings.Contains(r.Body.String(), "Load: peaches") {
+	if got := strings.Count(r.Body.String(), "BEGIN:VEVENT"); got != len(ics.Steps) || !strings.Contains(r.Body.String(), "Fill\\, and can: peaches") {
 		t.Errorf("%d dates for %d steps", got, len(ics.Steps))
 	}
 }

@@ -42,6 +42,7 @@ func (s *server) answerDay(ctx context.Context, w *dayWork, there bool) (*dayOut
 	a.steps()
 	a.lanes()
 	a.lists()
+	a.main()
 	a.frame()
 	if err := s.settling(ctx, a); err != nil {
 		return nil, err

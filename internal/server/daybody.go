@@ -1,7 +1,5 @@
 package server
 
-import "mellisca/core/day"
-
 // CookFields is a pair of hands on a day. Times are as on a clock: 8:00, 14:30.
 type CookFields struct {
 	Name   string        `json:"name" maxLength:"60"`
@@ -86,16 +84,27 @@ type dayBarBody struct {
 }
 
 type dayLaneBody struct {
-	Kind string       `json:"kind" enum:"hands,burner,canner"`
-	Name string       `json:"name"`
-	Away []day.Span   `json:"away" nullable:"false" doc:"when it is not there"`
-	Bars []dayBarBody `json:"bars" nullable:"false"`
+	Kind string         `json:"kind" enum:"hands,burner,canner"`
+	Name string         `json:"name"`
+	Away []dayPieceBody `json:"away" nullable:"false" doc:"when it is not there"`
+	Bars []dayBarBody   `json:"bars" nullable:"false"`
 }
 
 type dropBody struct {
 	Batches []string `json:"batches" nullable:"false"`
 	Text    string   `json:"text"`
 	Cold    string   `json:"cold" doc:"what to do with the fruit until then"`
+}
+
+// dayMainBody is the one thing to do next.
+type dayMainBody struct {
+	Step   string `json:"step"`
+	Kind   string `json:"kind" enum:"begun,done,hob"`
+	Text   string `json:"text"`
+	Next   string `json:"next" doc:"a step that begins with it; empty: none"`
+	Batch  string `json:"batch"`
+	Number int    `json:"number" doc:"which load of its batch, from 0"`
+	Canner string `json:"canner"`
 }
 
 type dayBody struct {
@@ -119,6 +128,7 @@ type dayBody struct {
 	Shift    string         `json:"shift" doc:"what is later or earlier than it was planned; empty where nothing is"`
 	Better   string         `json:"better" doc:"that another order would be done sooner; empty where none is"`
 	Unheld   []string       `json:"unheld" nullable:"false" doc:"what was locked and could not be held"`
+	Main     *dayMainBody   `json:"main" doc:"null where there is nothing to tell"`
 	Next     string         `json:"next" doc:"the day after, 2026-08-16"`
 	Before   string         `json:"before"`
 	Planned  []dayOnBody    `json:"planned" nullable:"false" doc:"days that something is planned on, from a week ago on"`

@@ -16,14 +16,17 @@ func (a *dayAnswer) lanes() {
 	}
 	hands := make([]dayLaneBody, len(w.Cooks))
 	for i, c := range w.Cooks {
-		hands[i] = dayLaneBody{Kind: "hands", Name: c.Name, Away: append([]day.Span{{From: 0, To: c.There.From}, {From: c.There.To, To: 48 * 60}}, c.Breaks...)}
+		hands[i] = dayLaneBody{Kind: "hands", Name: c.Name, Away: []dayPieceBody{{0, c.There.From, "not there yet"}, {c.There.To, 48 * 60, "gone"}}}
+		for _, b := range c.Breaks {
+			hands[i].Away = append(hands[i].Away, dayPieceBody{b.From, b.To, "break"})
+		}
 	}
 	canners, burners := make([]dayLaneBody, len(w.canners)), make([]dayLaneBody, w.Burners)
 	for i, c := range w.canners {
-		canners[i] = dayLaneBody{Kind: "canner", Name: c.name, Away: []day.Span{}}
+		canners[i] = dayLaneBody{Kind: "canner", Name: c.name, Away: []dayPieceBody{}}
 	}
 	for i := range burners {
-		burners[i] = dayLaneBody{Kind: "burner", Name: fmt.Sprintf("Burner %d", i+1), Away: []day.Span{}}
+		burners[i] = dayLaneBody{Kind: "burner", Name: fmt.Sprintf("Burner %d", i+1), Away: []dayPieceBody{}}
 	}
 	for i, at := range a.placed {
 		t := a.real.Tasks[i]
@@ -35,11 +38,11 @@ func (a *dayAnswer) lanes() {
 		}
 		for n, h := range handsOf(t, at) {
 			if n < len(at.Cooks) && at.Cooks[n] >= 0 && at.Cooks[n] < len(hands) {
-				put(&hands[at.Cooks[n]], h.Span, string(t.Step), h.what+" "+b.plan.Name)
+				put(&hands[at.Cooks[n]], h.Span, string(t.Step), h.what)
 			}
 		}
 		held := day.Span{From: at.Start, To: at.End}
-		name := t.Step.Name() + " " + b.plan.Name
+		name := t.Step.Name()
 		if l := t.Load; l != nil {
 			held = at.Held(l)
 			c := &canners[at.Canner]
@@ -53,6 +56,9 @@ func (a *dayAnswer) lanes() {
 	}
 	for _, group := range [][]dayLaneBody{hands, canners, burners} {
 		for _, l := range group {
+			if l.Bars == nil && l.Kind != "hands" {
+				continue // it is not needed
+			}
 			if l.Bars == nil {
 				l.Bars = []dayBarBody{}
 			}
@@ -155,7 +161,7 @@ func (a *dayAnswer) held() {
 		a.Bound = fmt.Sprintf("No plan whatsoever is done before %s: that is proven, so this one is %s from the best at most.", clock(k.Bound), minutesText(gap))
 	}
 	for _, r := range k.Reliefs {
-		a.Holds = append(a.Holds, fmt.Sprintf("%s: %s sooner", map[string]string{"a pair of hands": "Another pair of hands", "a canner": "Another canner", "a burner": "Another burner", "a big pot": "Another big pot"}[r.What], minutesText(r.Saves)))
+		a.Holds = append(a.Holds, fmt.Sprintf("%s would save %s", map[string]string{"a pair of hands": "another pair of hands", "a canner": "another canner", "a burner": "another burner", "a big pot": "another big pot"}[r.What], minutesText(r.Saves)))
 	}
 	for _, key := range k.Unheld {
 		for _, st := range a.Steps {

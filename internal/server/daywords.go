@@ -50,6 +50,11 @@ func (w *dayWork) batchOf(task int) (workBatch, int) {
 	return workBatch{at: -1}, -1
 }
 
+var stepTitles = map[day.Step]string{
+	day.HotJars: "Wash the jars, keep them hot", day.Liquid: "Make the liquid", day.Juicer: "Steam the juice out", day.Press: "Press and strain", day.Slow: "Slow pot",
+	day.Dip: "Dip and peel", day.Fruit: "Get the fruit ready", day.Heat: "Cook it", day.Canning: "Fill, and can",
+}
+
 // steps puts every step in words, in the order of time.
 func (a *dayAnswer) steps() {
 	w := a.w
@@ -69,7 +74,7 @@ func (a *dayAnswer) steps() {
 		t := a.real.Tasks[i]
 		b, _ := w.batchOf(i)
 		key := w.keys[i]
-		st := dayStepBody{Key: key, Kind: string(t.Step), Title: t.Step.Name(), Of: b.headline, From: at.Start, To: at.End, Time: fromTo(at.Start, at.End), Locked: w.problem.Tasks[i].Locked,
+		st := dayStepBody{Key: key, Kind: string(t.Step), Title: stepTitles[t.Step], Of: b.headline, From: at.Start, To: at.End, Time: fromTo(at.Start, at.End), Locked: w.problem.Tasks[i].Locked,
 			Batch: b.Batch, Product: tintOf(b.plan), Kept: t.Hot, Can: []string{}, Pieces: []dayPieceBody{}, Load: a.now.loads[i], State: "ahead"}
 		st.With, st.Who, st.Where = a.with(i, b), a.who(at), a.where(at)
 		g, told := begun[i]
@@ -86,6 +91,11 @@ func (a *dayAnswer) steps() {
 		if moved := at.Start - a.prior[i].Start; a.State == "running" && st.State != "done" && abs(moved) >= 3 {
 			st.Moved = minutesText(abs(moved)) + map[bool]string{true: " later", false: " earlier"}[moved > 0]
 		}
+		if (t.Step == day.Heat || t.Step == day.Liquid) && st.State != "done" {
+			if waits := a.waits(i); waits > hotWait {
+				st.With += fmt.Sprintf("; it stands for %s, so bring it back to the boil before it goes into jars", minutesText(waits))
+			}
+		}
 		if t.Load != nil {
 			st.Number, st.Canner = t.Portion-1, w.canners[at.Canner].id
 			st.Pieces = pieces(a.w.problem.Tasks[i].Load, t.Load, at, implied[i])
@@ -95,6 +105,24 @@ func (a *dayAnswer) steps() {
 	}
 	a.litSteps()
 	slices.SortStableFunc(a.Steps, func(x, y dayStepBody) int { return cmp.Or(cmp.Compare(x.From, y.From), cmp.Compare(x.To, y.To)) })
+}
+
+// hotWait is for how many minutes what is hot may stand before it is heated through again:
+// our own guess.
+const hotWait = 15
+
+// waits is how long what comes of a task stands until something is made of it.
+func (a *dayAnswer) waits(task int) int {
+	first := -1
+	for j, t := range a.real.Tasks {
+		if slices.Contains(t.After, task) && (first < 0 || a.placed[j].Start < first) {
+			first = a.placed[j].Start
+		}
+	}
+	if first < 0 {
+		return 0
+	}
+	return first - a.placed[task].End
 }
 
 func abs(n int) int { return max(n, -n) }

@@ -6,6 +6,9 @@ const ready = () => import('@/stations/batch/ReadyPage.vue')
 const stock = () => import('@/stations/kitchen/StockPage.vue')
 const fruit = () => import('@/stations/fruit/FruitStation.vue')
 const batch = () => import('@/stations/batch/BatchStation.vue')
+const day = () => import('@/stations/day/DayStation.vue')
+const season = () => import('@/stations/day/SeasonPage.vue')
+const stepMinutes = () => import('@/stations/day/MinutesPage.vue')
 const stove = () => import('@/stations/stove/StoveStation.vue')
 const practice = () => import('@/stations/stove/PracticePage.vue')
 const tray = () => import('@/stations/tray/TrayStation.vue')
@@ -19,6 +22,7 @@ const labels = () => import('@/stations/shelf/LabelsPage.vue')
 const recalls = () => import('@/stations/shelf/RecallsPage.vue')
 const recall = () => import('@/stations/shelf/RecallPage.vue')
 const bench = () => import('@/stations/shelf/BenchPage.vue')
+const almanac = () => import('@/stations/almanac/AlmanacStation.vue')
 const kitchen = () => import('@/stations/kitchen/KitchenStation.vue')
 const sources = () => import('@/stations/kitchen/SourcesPage.vue')
 const pots = () => import('@/stations/kitchen/PotsPage.vue')
@@ -40,6 +44,14 @@ export const router = createRouter({
     { path: '/fruit', name: 'fruit', component: fruit, meta: { title: 'Fruit' } },
     { path: '/batch/ready', name: 'ready', component: ready, meta: { title: 'Get ready' } },
     { path: '/batch/:id?', name: 'batch', component: batch, meta: { title: 'Batch' } },
+    { path: '/day/ahead', name: 'season', component: season, meta: { title: 'Days ahead' } },
+    {
+      path: '/day/minutes',
+      name: 'step-minutes',
+      component: stepMinutes,
+      meta: { title: 'How long things take' },
+    },
+    { path: '/day/:date?', name: 'day', component: day, meta: { title: 'Day' } },
     { path: '/stove', name: 'stove', component: stove, meta: { title: 'Stove' } },
     { path: '/stove/practice', name: 'practice', component: practice, meta: { title: 'Practice' } },
     { path: '/tray', name: 'tray', component: tray, meta: { title: 'Tray' } },
@@ -53,6 +65,7 @@ export const router = createRouter({
     { path: '/shelf/recalls', name: 'recalls', component: recalls, meta: { title: 'Call back' } },
     { path: '/shelf/recalls/:id', name: 'recall', component: recall, meta: { title: 'Called back' } },
     { path: '/shelf/show', name: 'bench', component: bench, meta: { title: 'For the show' } },
+    { path: '/almanac', name: 'almanac', component: almanac, meta: { title: 'Almanac' } },
     { path: '/kitchen', name: 'kitchen', component: kitchen, meta: { title: 'Kitchen' } },
     { path: '/kitchen/sources', name: 'sources', component: sources, meta: { title: 'Own sources' } },
     { path: '/kitchen/stock', name: 'stock', component: stock, meta: { title: 'Jars, lids, bands' } },

@@ -2655,6 +2655,8 @@ export interface components {
             /** @description what holds it up, and what one more would save */
             holds: string[];
             lanes: components["schemas"]["DayLaneBody"][];
+            /** @description null where there is nothing to tell */
+            main: components["schemas"]["DayMainBody"];
             /** @description the day after, 2026-08-16 */
             next: string;
             /** @description why it does not fit */
@@ -2696,11 +2698,26 @@ export interface components {
         };
         DayLaneBody: {
             /** @description when it is not there */
-            away: components["schemas"]["Span"][];
+            away: components["schemas"]["DayPieceBody"][];
             bars: components["schemas"]["DayBarBody"][];
             /** @enum {string} */
             kind: "hands" | "burner" | "canner";
             name: string;
+        };
+        DayMainBody: {
+            batch: string;
+            canner: string;
+            /** @enum {string} */
+            kind: "begun" | "done" | "hob";
+            /** @description a step that begins with it; empty: none */
+            next: string;
+            /**
+             * Format: int64
+             * @description which load of its batch, from 0
+             */
+            number: number;
+            step: string;
+            text: string;
         };
         DayOnBody: {
             date: string;
@@ -4224,12 +4241,6 @@ export interface components {
             title: string;
             /** Format: int64 */
             year: number;
-        };
-        Span: {
-            /** Format: int64 */
-            From: number;
-            /** Format: int64 */
-            To: number;
         };
         SpreadBody: {
             canner: components["schemas"]["CannerBody"];
@@ -6062,7 +6073,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6121,7 +6132,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6184,7 +6195,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6243,7 +6254,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6306,7 +6317,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
                 batch: string;
             };
@@ -6370,7 +6381,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
                 batch: string;
             };
@@ -6434,7 +6445,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6495,7 +6506,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6558,7 +6569,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -6617,7 +6628,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;
@@ -9525,7 +9536,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description 2026-08-15 */
+                /** @description 2026-08-15, or today */
                 date: string;
             };
             cookie?: never;

@@ -31,3 +31,6 @@ export function tint(product: string, kind = ''): string {
   }
   return 'var(--color-apple)'
 }
+
+/** Whether light letters are to stand on a tint. */
+export const isDark = (colour: string) => /plum|berry|cherry/.test(colour)

@@ -23,6 +23,7 @@ import RefusalPlate from './RefusalPlate.vue'
 import SavedList from './SavedList.vue'
 import SentencePlate from './SentencePlate.vue'
 import TimePlate from './TimePlate.vue'
+import VowsBeside from './VowsBeside.vue'
 import { useSaving } from './saving'
 import { useSentence } from './sentence'
 
@@ -108,6 +109,7 @@ function closed() {
         <div class="stack">
           <AskPlate v-if="plan.status === 'incomplete'" :plan="plan" />
           <TimePlate v-else :plan="plan" :tint="tint" />
+          <VowsBeside :product="sentence.request.product" />
           <ListPlate title="In each jar" :lines="plan.inEachJar" />
         </div>
         <div class="stack">

@@ -28,7 +28,7 @@ const own = computed(() => {
 const counts = reactive<Record<string, string>>(
   Object.fromEntries(sizes.value.map((s) => [s.jar, String(s.count || '')])),
 )
-const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', left: '', note: '' })
+const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', left: '', note: '', nextTime: '' })
 const steps = reactive({ prepareMinutes: '', cookMinutes: '', fillMinutes: '', boilMinutes: '' })
 /** What the stove timed is there to be changed. */
 const { data: ran } = useRan(props.id)
@@ -57,6 +57,7 @@ async function save() {
         fillMinutes: Number(steps.fillMinutes) || 0,
         boilMinutes: Number(steps.boilMinutes) || 0,
         note: fields.note,
+        nextTime: fields.nextTime,
       },
     })
     emit('closed')
@@ -102,7 +103,15 @@ async function save() {
             >{{ name }}<input v-model="steps[step]" class="field" inputmode="numeric" :data-field="step"
           /></label>
         </fieldset>
-        <label>A word for next year<input v-model="fields.note" class="field" /></label>
+        <label>How it went<input v-model="fields.note" class="field" /></label>
+        <label
+          >Next time I will<input
+            v-model="fields.nextTime"
+            class="field"
+            maxlength="300"
+            placeholder="stands beside the next batch of it"
+            data-field="closed-next-time"
+        /></label>
         <div class="keys">
           <button type="button" class="key" @click="$emit('close')">Not yet</button>
           <button type="submit" class="key key-main" data-close-batch>Close the batch</button>

@@ -1,0 +1,59 @@
+package server
+
+import "strings"
+
+// soon is within how many minutes the next step of the same hands begins with the end of the
+// one before.
+const soon = 10
+
+// main finds the one thing to do next: to end what is being done by hand, else to begin what
+// is planned next.
+func (a *dayAnswer) main() {
+	if a.State != "running" && (a.State != "ahead" || a.Now < 0) {
+		return
+	}
+	of := func(st dayStepBody) string {
+		text := strings.ToLower(st.Title[:1]) + st.Title[1:]
+		if st.Kind == "lit" {
+			return text
+		}
+		return text + ", " + st.Of
+	}
+	for _, st := range a.Steps {
+		if st.State == "now" && st.Kind != "load" {
+			m := &dayMainBody{Step: st.Key, Kind: "done", Text: "Done: " + of(st)}
+			if next := a.nextOf(st); next != nil {
+				m.Next, m.Text = next.Key, m.Text+". Then: "+of(*next)
+			}
+			a.Main = m
+			return
+		}
+	}
+	for _, st := range a.Steps {
+		switch {
+		case st.State == "done" || st.State == "now":
+		case st.Kind == "load":
+			a.Main = &dayMainBody{Step: st.Key, Kind: "hob", Text: "Onto the hob: fill, " + st.Of, Batch: st.Batch, Number: st.Number, Canner: st.Canner}
+			return
+		case st.Kind == "lit":
+			a.Main = &dayMainBody{Step: st.Key, Kind: "begun", Text: "Lit: " + strings.TrimPrefix(st.Title, "Light ")}
+			return
+		default:
+			a.Main = &dayMainBody{Step: st.Key, Kind: "begun", Text: "Begin: " + of(st)}
+			return
+		}
+	}
+}
+
+// nextOf is what the same hands do next, where that is soon and told here.
+func (a *dayAnswer) nextOf(now dayStepBody) *dayStepBody {
+	for i, st := range a.Steps {
+		if (st.State == "ahead" || st.State == "late") && st.Who == now.Who && st.Who != "" {
+			if st.Kind == "load" || st.Kind == "lit" || st.From > a.now.minute+soon {
+				return nil
+			}
+			return &a.Steps[i]
+		}
+	}
+	return nil
+}

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { useBatches } from '@/api/batches'
+import { useDayChanges, type Day, type DayBatch } from '@/api/day'
+import { tint } from '@/drawings/tints'
+import { useProblems } from '@/parts/problems'
+
+/** What is made on the day: when each may begin and is to be done, and on which day it is. */
+const props = defineProps<{ day: Day }>()
+const date = computed(() => props.day.date)
+const { add, setBatch, move } = useDayChanges(date)
+const { data: saved } = useBatches()
+const { problems, trying } = useProblems()
+const open = ref<string>()
+const name = (b: DayBatch) => `${b.batch}/${b.part}`
+const others = computed(() =>
+  (saved.value ?? []).filter((b) => b.minutes && b.jars && !props.day.batches.some((d) => d.batch === b.id)),
+)
+const picked = ref('')
+const put = () =>
+  trying(async () => {
+    if (picked.value) await add.mutateAsync(picked.value)
+    picked.value = ''
+  })
+function keep(b: DayBatch, e: Event) {
+  const form = new FormData(e.target as HTMLFormElement)
+  const text = (field: string) => String(form.get(field) ?? '')
+  void trying(async () => {
+    await setBatch.mutateAsync({ batch: b.batch, part: b.part, from: text('from'), by: text('by') })
+    open.value = undefined
+  })
+}
+const away = (b: DayBatch, to: string) => trying(() => move.mutateAsync({ batch: b.batch, part: b.part, to }))
+</script>
+
+<template>
+  <section class="plate" aria-label="What is made" data-day-batches>
+    <h2>What is made</h2>
+    <p v-for="(text, field) in problems" :key="field" class="problem" role="alert" :data-problem="field">
+      {{ text }}
+    </p>
+    <ul>
+      <li v-for="(b, i) in day.batches" :key="name(b)" :data-day-batch="b.product">
+        <div class="line">
+          <span class="number" :style="{ background: tint(b.product, b.kind) }" aria-hidden="true"></span>
+          <span class="words">
+            <strong>{{ i + 1 }}. {{ b.headline }}</strong>
+            <span>
+              {{ b.jars }}<template v-if="b.part === 'juice'">, its juice today</template
+              ><template v-if="b.part === 'jars'">, into jars today</template
+              ><template v-if="b.done">, done {{ b.done }}</template>
+            </span>
+            <span v-if="b.from || b.by" class="quiet"
+              ><template v-if="b.from">not before {{ b.from }}</template
+              ><template v-if="b.from && b.by">, </template
+              ><template v-if="b.by">to be done by {{ b.by }}</template></span
+            >
+            <span v-if="b.late" class="stop">{{ b.late }}</span>
+            <span v-if="b.waits" class="quiet">{{ b.waits }}</span>
+            <span v-if="b.not" class="stop"
+              >{{ b.not }}
+              <RouterLink :to="{ name: 'batch', params: { id: b.batch } }">Open it</RouterLink></span
+            >
+          </span>
+          <button
+            type="button"
+            class="key"
+            :aria-expanded="open === name(b)"
+            :data-change="b.product"
+            @click="open = open === name(b) ? undefined : name(b)"
+          >
+            Move
+          </button>
+        </div>
+        <form v-if="open === name(b)" class="move" @submit.prevent="keep(b, $event)">
+          <label
+            >not before<input
+              name="from"
+              class="field"
+              size="6"
+              :value="b.from"
+              placeholder="any time"
+              data-field="batch-from"
+          /></label>
+          <label
+            >done by<input
+              name="by"
+              class="field"
+              size="6"
+              :value="b.by"
+              placeholder="no hour"
+              data-field="batch-by"
+          /></label>
+          <button type="submit" class="key key-main" data-keep-batch>Keep</button>
+          <button v-if="!b.begun" type="button" class="key" data-next-day @click="away(b, day.next)">
+            To the next day
+          </button>
+          <button v-if="!b.begun" type="button" class="key" data-off-day @click="away(b, '')">
+            Off this day
+          </button>
+          <RouterLink class="key" :to="{ name: 'batch', params: { id: b.batch } }">Open it</RouterLink>
+        </form>
+      </li>
+    </ul>
+    <form class="put" @submit.prevent="put">
+      <label class="grow"
+        ><span class="heard">A saved batch</span>
+        <select v-model="picked" class="field" data-field="add-batch">
+          <option value="">Put a saved batch on the day…</option>
+          <option v-for="b in others" :key="b.id" :value="b.id">{{ b.headline }}, {{ b.jars }}</option>
+        </select></label
+      >
+      <button type="submit" class="key" :disabled="!picked" data-add-batch>Put it on</button>
+    </form>
+    <p v-if="!others.length" class="hint">
+      Every saved batch that has a time is on the day.
+      <RouterLink :to="{ name: 'batch' }">Plan another in Batch</RouterLink>, and save it.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 0 0 8px;
+  padding: 0;
+  list-style: none;
+}
+li {
+  padding: 6px 0;
+  border-top: 1px solid var(--color-line);
+}
+.line {
+  display: flex;
+  gap: 10px;
+  align-items: flex-start;
+}
+.number {
+  flex: none;
+  width: 22px;
+  height: 42px;
+  border: 2px solid var(--color-rim);
+  border-radius: 6px;
+}
+.words {
+  flex: 1;
+  min-width: 0;
+  line-height: 1.3;
+}
+.words > * {
+  display: block;
+}
+.stop {
+  color: var(--color-stop);
+  font-weight: 600;
+}
+.move,
+.put {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+  padding: 8px 0 0;
+}
+.move label {
+  font-weight: 600;
+}
+.move .field {
+  display: block;
+  font-weight: 400;
+}
+.grow {
+  flex: 1;
+  min-width: 0;
+}
+.grow .field {
+  width: 100%;
+}
+a.key {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+}
+</style>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router'
+import type { Day } from '@/api/day'
+
+/** Which day it is, when it is done, and what stands in the way. */
+defineProps<{ day: Day; pending: boolean }>()
+defineEmits<{ order: []; leave: [batch: string] }>()
+</script>
+
+<template>
+  <header class="head">
+    <div class="which">
+      <RouterLink
+        class="key step"
+        :to="{ name: 'day', params: { date: day.before } }"
+        aria-label="The day before"
+        data-before
+        >‹</RouterLink
+      >
+      <h1>{{ day.title }}</h1>
+      <RouterLink
+        class="key step"
+        :to="{ name: 'day', params: { date: day.next } }"
+        aria-label="The day after"
+        data-after
+        >›</RouterLink
+      >
+    </div>
+    <p v-if="day.finish" class="done" :class="{ not: !day.fits }" data-finish>
+      <span>{{ day.state === 'over' ? 'Done at' : 'All done by' }}</span> <strong>{{ day.finish }}</strong>
+    </p>
+    <div v-if="day.finish" class="words">
+      <p v-if="!day.fits" class="stop" role="alert" data-not-fit>
+        <span aria-hidden="true">✕</span> Does not fit. {{ day.not }}
+      </p>
+      <p v-if="day.shift" class="shift" data-shift><span aria-hidden="true">↷</span> {{ day.shift }}</p>
+      <p v-for="text in day.unheld" :key="text" class="stop" data-unheld>{{ text }}</p>
+      <p v-if="day.better" data-better>
+        {{ day.better }}
+        <button type="button" class="key" :disabled="pending" data-take-order @click="$emit('order')">
+          Take that order
+        </button>
+      </p>
+      <p v-if="day.fits && !day.shift && day.bound" class="quiet" data-bound>{{ day.bound }}</p>
+      <p v-if="day.holds.length" data-holds>
+        What holds it up: {{ day.holds.join('; ')
+        }}<span v-if="!day.fits || day.shift">. {{ day.bound }}</span>
+      </p>
+    </div>
+    <ul v-if="day.drops.length" class="drops">
+      <li v-for="d in day.drops" :key="d.text">
+        <span
+          ><strong>{{ d.text }}</strong
+          >, then the rest is done in time. <span class="quiet">{{ d.cold }}</span></span
+        >
+        <button
+          v-for="b in d.batches"
+          :key="b"
+          type="button"
+          class="key"
+          :disabled="pending"
+          :data-leave="b"
+          @click="$emit('leave', b)"
+        >
+          {{
+            d.batches.length > 1
+              ? `Move ${day.batches.find((x) => `${x.batch}/${x.part}` === b)?.headline}`
+              : 'To the next day'
+          }}
+        </button>
+      </li>
+    </ul>
+  </header>
+</template>
+
+<style scoped>
+.head {
+  display: grid;
+  grid-template-columns: auto auto minmax(0, 1fr);
+  gap: 6px 26px;
+  align-items: center;
+}
+.which {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+h1 {
+  margin: 0;
+  font-size: 1.6rem;
+  min-width: 11ch;
+  text-align: center;
+}
+.step {
+  display: grid;
+  place-items: center;
+  width: 48px;
+  padding: 0;
+  font-size: 1.6rem;
+  line-height: 1;
+  text-decoration: none;
+}
+.done {
+  margin: 0;
+  line-height: 1.05;
+  color: var(--color-go);
+}
+.done strong {
+  display: block;
+  font-size: 2.5rem;
+}
+.done.not {
+  color: var(--color-stop);
+}
+.words p {
+  margin: 0 0 2px;
+  line-height: 1.3;
+}
+.stop {
+  font-weight: 700;
+  color: var(--color-stop);
+}
+.shift {
+  font-weight: 700;
+  color: var(--color-wait);
+}
+.drops {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.drops li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  padding: 6px 12px;
+  border: 2px solid var(--color-stop);
+  border-radius: 14px;
+  background: var(--color-stop-wash);
+}
+.drops li > span {
+  flex: 1 1 320px;
+  line-height: 1.3;
+}
+@media (max-width: 760px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .which {
+    justify-content: space-between;
+  }
+  h1 {
+    font-size: 1.25rem;
+    min-width: 0;
+  }
+  .done strong {
+    display: inline;
+    font-size: 1.8rem;
+  }
+}
+</style>
