@@ -86,8 +86,8 @@ func (s *server) registerDayBatches(api huma.API, op func(id, method, path, summ
 		Batch string `path:"batch" maxLength:"40"`
 		Body  struct {
 			Part string `json:"part" enum:",juice,jars"`
-			From string `json:"from" maxLength:"8" doc:"empty: any time"`
-			By   string `json:"by" maxLength:"8" doc:"empty: no such hour"`
+			From string `json:"from" maxLength:"40" doc:"empty: any time"`
+			By   string `json:"by" maxLength:"40" doc:"empty: no such hour"`
 		}
 	}) (*dayOutput, error) {
 		return s.changeDay(ctx, in.Date, func(d *store.Day) error {
@@ -124,7 +124,7 @@ func (s *server) registerDaySteps(api huma.API, op func(id, method, path, summar
 		DayInput
 		Body struct {
 			Step string `json:"step" maxLength:"120"`
-			At   string `json:"at" maxLength:"8" doc:"empty: let it go"`
+			At   string `json:"at" maxLength:"40" doc:"empty: let it go"`
 		}
 	}) (*dayOutput, error) {
 		return s.changeDay(ctx, in.Date, func(d *store.Day) error {

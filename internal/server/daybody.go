@@ -3,22 +3,22 @@ package server
 // CookFields is a pair of hands on a day. Times are as on a clock: 8:00, 14:30.
 type CookFields struct {
 	Name   string        `json:"name" maxLength:"60"`
-	From   string        `json:"from" maxLength:"8"`
-	To     string        `json:"to" maxLength:"8"`
+	From   string        `json:"from" maxLength:"40"`
+	To     string        `json:"to" maxLength:"40"`
 	Breaks []BreakFields `json:"breaks" maxItems:"8" nullable:"false"`
 }
 
 // BreakFields is when a cook is not to be counted on.
 type BreakFields struct {
-	From string `json:"from" maxLength:"8"`
-	To   string `json:"to" maxLength:"8"`
+	From string `json:"from" maxLength:"40"`
+	To   string `json:"to" maxLength:"40"`
 }
 
 // DayFields is who and what is there on a day.
 type DayFields struct {
-	Begin   string       `json:"begin" maxLength:"8" doc:"nothing begins before"`
-	By      string       `json:"by,omitempty" required:"false" maxLength:"8" doc:"all is to be done; empty for no such hour"`
-	Late    string       `json:"late,omitempty" required:"false" maxLength:"8" doc:"work by hand after it is avoided; empty for no such hour"`
+	Begin   string       `json:"begin" maxLength:"40" doc:"nothing begins before"`
+	By      string       `json:"by,omitempty" required:"false" maxLength:"40" doc:"all is to be done; empty for no such hour"`
+	Late    string       `json:"late,omitempty" required:"false" maxLength:"40" doc:"work by hand after it is avoided; empty for no such hour"`
 	Burners int          `json:"burners" minimum:"1" maximum:"12"`
 	Pots    int          `json:"pots" minimum:"0" maximum:"12" doc:"big pots to cook in"`
 	Cooks   []CookFields `json:"cooks" minItems:"1" maxItems:"6" nullable:"false"`

@@ -270,7 +270,7 @@ func (a *dayAnswer) with(i int, b workBatch) string {
 	}
 	switch t.Step {
 	case day.HotJars:
-		return p.JarsText() + ", washed and kept hot"
+		return p.JarsText()
 	case day.Liquid:
 		if p.Pour != nil && p.Pour.Litres > 0 {
 			return measure.Litres(p.Pour.Litres).Text(units) + " of " + p.Pour.Name

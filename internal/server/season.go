@@ -30,8 +30,8 @@ var weekdayNames = [7]string{"Sunday", "Monday", "Tuesday", "Wednesday", "Thursd
 type weekTimeBody struct {
 	Weekday int    `json:"weekday" minimum:"0" maximum:"6" doc:"0: Sunday"`
 	Name    string `json:"name,omitempty" required:"false" maxLength:"20"`
-	From    string `json:"from" maxLength:"8" doc:"empty: no time"`
-	To      string `json:"to" maxLength:"8"`
+	From    string `json:"from" maxLength:"40" doc:"empty: no time"`
+	To      string `json:"to" maxLength:"40"`
 }
 
 type turnBody struct {
@@ -104,8 +104,8 @@ func (s *server) registerSeason(api huma.API) {
 	huma.Register(api, op("set-day-time", "PUT", "/days/{date}", "Say when there is time on one day"), func(ctx context.Context, in *struct {
 		DayInput
 		Body struct {
-			From  string `json:"from" maxLength:"8" doc:"empty: no time"`
-			To    string `json:"to" maxLength:"8"`
+			From  string `json:"from" maxLength:"40" doc:"empty: no time"`
+			To    string `json:"to" maxLength:"40"`
 			Usual bool   `json:"usual,omitempty" required:"false" doc:"as in every week again"`
 		}
 	}) (*seasonPlanOutput, error) {
@@ -188,13 +188,18 @@ func (s *server) season(ctx context.Context) (*seasonPlanOutput, error) {
 		return nil, err
 	}
 	spread := day.SpreadOver(waiting, evenings, 1)
+	before := make([]float64, len(b.Days)) // the part of each day that is planned already
+	for i, d := range b.Days {
+		before[i] = d.Part
+	}
 	for _, t := range spread.Turns {
 		i := slices.IndexFunc(lots, func(l waitingLot) bool { return l.at == t.Lot })
 		l := lots[i]
 		b.Days[t.Evening].Turns = append(b.Days[t.Evening].Turns, turnBody{Lot: l.ID, Name: l.Name, Kind: string(l.plan.Query.Product), Loads: t.Loads, All: t.Loads == waiting[t.Lot].Loads,
 			What: fmt.Sprintf("%s: %s, about %s", l.body.What, fewLoads(t.Loads), minutesText(t.Minutes))})
 		if e := evenings[t.Evening].Minutes; e > 0 {
-			b.Days[t.Evening].Part = min(1, rounded(b.Days[t.Evening].Part+float64(t.Minutes)/float64(e), 3))
+			d := &b.Days[t.Evening]
+			d.Part = min(1, rounded(d.Part+(1-before[t.Evening])*float64(t.Minutes)/float64(e), 3))
 		}
 	}
 	for _, l := range lots {
@@ -251,26 +256,35 @@ func (s *server) evenings(ctx context.Context, week store.Week, b *seasonPlanBod
 			t.From = max(t.From, now.Hour()*60+now.Minute())
 		}
 		left := max(0, t.To-t.From)
-		taken, err := s.taken(ctx, on, lots, &body)
+		taken, hours, err := s.taken(ctx, on, lots, &body)
 		if err != nil {
 			return nil, nil, err
 		}
-		left = max(0, left-taken)
+		if hours.To > hours.From { // who is there on a planned day is known
+			body.Time = fromTo(hours.From, hours.To)
+			whole := hours.To - hours.From
+			left = max(0, whole-taken)
+			body.Part = min(1, rounded(float64(taken)/float64(whole), 3))
+		}
+		if n == 0 && left == 0 && body.Time != "" {
+			body.Time, body.Part = "no time left", 1
+		}
 		all = append(all, day.Evening{Day: n, Minutes: left})
 		b.Days = append(b.Days, body)
 	}
 	return all, lots, nil
 }
 
-// taken is how many minutes of a day are planned already, from its first step to its last.
-func (s *server) taken(ctx context.Context, on fruit.Day, lots plannedLots, body *aheadDayBody) (int, error) {
+// taken is how many minutes of a day are planned already, from its first step to its last, and
+// from when to when somebody is there on it.
+func (s *server) taken(ctx context.Context, on fruit.Day, lots plannedLots, body *aheadDayBody) (minutes int, hours day.Span, err error) {
 	d, there, err := s.dayFor(ctx, body.Date)
 	if err != nil || !there || len(d.Batches) == 0 {
-		return 0, err
+		return 0, hours, err
 	}
 	w, err := s.workOn(ctx, d)
 	if err != nil {
-		return 0, err
+		return 0, hours, err
 	}
 	var names []string
 	for _, b := range w.batches {
@@ -283,11 +297,14 @@ func (s *server) taken(ctx context.Context, on fruit.Day, lots plannedLots, body
 		}
 	}
 	body.Planned = strings.Join(names, "; ")
-	prior, ok := w.prior()
-	if !ok || len(prior) == 0 {
-		return 0, nil
+	hours.From = w.Begin
+	for _, c := range w.Cooks {
+		hours.To = max(hours.To, c.There.To)
 	}
-	return w.kept.Finish - w.Begin, nil
+	if prior, ok := w.prior(); ok && len(prior) > 0 {
+		minutes = w.kept.Finish - w.Begin
+	}
+	return minutes, hours, nil
 }
 
 // waiting lists the lots at hand, and of those that are to be spread how long they take.
@@ -344,11 +361,14 @@ func (s *server) waiting(ctx context.Context, planned plannedLots) (lots []waiti
 // read says what so much of a lot would make on the day that it is fit.
 func (w *waitingLot) read(kind fruit.Kind, f fruit.Fit, today fruit.Day, k batch.Kitchen, amount string) {
 	ripe := fruit.Ready
-	if f.Until < today {
+	if f.Until < today || kind.Now(w.Taps, today) == fruit.Past {
 		ripe = fruit.Past
 	}
 	for _, product := range kind.Make(ripe) {
 		r := batch.First(guide.Product(product), k)
+		if info, _ := guide.FindProduct(guide.Product(product)); slices.Contains(info.Kinds, guide.Kind(w.Kind)) {
+			r.Kind = guide.Kind(w.Kind)
+		}
 		r.Lots, r.Amount = w.ID, amount
 		p, err := batch.Make(r, k)
 		if err != nil || p.Status != batch.Tested || p.PotNote != "" || len(p.Loads) == 0 {
@@ -359,6 +379,9 @@ func (w *waitingLot) read(kind fruit.Kind, f fruit.Fit, today fruit.Day, k batch
 		return
 	}
 	w.body.Waits = "Plan it in Batch: there is no usual batch to guess its time from."
+	if f.Until <= today+1 {
+		w.body.Warn = "It will not wait: plan it in Batch and put it on a day, or freeze it."
+	}
 }
 
 // waitingFor is how long a lot takes: a day of it alone, planned with one load and with all.

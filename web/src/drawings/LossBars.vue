@@ -6,8 +6,8 @@ import type { AlmanacRow } from '@/api/almanac'
 const props = defineProps<{ losses: AlmanacRow['losses']; most: number }>()
 const width = 300
 const row = 24
-const scale = computed(() => (width - 110) / Math.max(0.05, props.most))
-const x = (part: number) => 104 + Math.min(part, props.most) * scale.value
+const scale = computed(() => (width - 126) / Math.max(0.05, props.most))
+const x = (part: number) => 120 + Math.min(part, props.most) * scale.value
 </script>
 
 <template>
@@ -19,18 +19,16 @@ const x = (part: number) => 104 + Math.min(part, props.most) * scale.value
   >
     <g v-for="(l, i) in losses" :key="l.name">
       <text x="0" :y="i * row + 17">{{ l.name }}</text>
+      <text x="112" :y="i * row + 17" text-anchor="end" class="count">{{ l.count }}</text>
       <rect
-        x="104"
+        x="120"
         :y="i * row + 5"
-        :width="Math.max(0, x(l.part) - 104)"
+        :width="Math.max(0, x(l.part) - 120)"
         :height="row - 10"
         class="bar"
         :class="{ lost: i < 2 }"
       />
       <line :x1="x(l.low)" :x2="x(l.high)" :y1="i * row + row / 2" :y2="i * row + row / 2" class="likely" />
-      <text v-if="l.count" :x="Math.min(x(l.high) + 5, width - 14)" :y="i * row + 17" class="count">
-        {{ l.count }}
-      </text>
     </g>
   </svg>
 </template>

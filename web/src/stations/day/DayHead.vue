@@ -161,5 +161,10 @@ h1 {
     display: inline;
     font-size: 1.8rem;
   }
+  /* At the stove only what is to be done counts. */
+  .words p[data-bound],
+  .words p[data-holds] {
+    display: none;
+  }
 }
 </style>

@@ -31,7 +31,7 @@ const put = (d: AheadDay, t: AheadDay['turns'][number]) =>
 <template>
   <div v-if="season" class="page" data-season>
     <DayNav />
-    <h1>Days ahead</h1>
+    <h1 class="heard">Days ahead</h1>
     <p role="status" class="said">{{ said }}</p>
     <p v-for="(text, field) in problems" :key="field" class="problem" role="alert" :data-problem="field">
       {{ text }}
