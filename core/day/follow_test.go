@@ -249,17 +249,17 @@ func TestDeadlines(t *testing.T) {
 		t.Fatal("it is done before it can be")
 	}
 	drops := Drops(p, Effort{Seed: 1, Tries: 60})
-	if len(drops) != 3 || len(drops[0].Batches) != 1 || drops[0].Finish > p.By[0] {
+	if len(drops) != 3 || len(drops[0].Left) != 1 || drops[0].Finish > p.By[0] {
 		t.Errorf("%+v", drops)
 	}
 	p.By = []int{480 + 150, 480 + 150, 480 + 150}
-	if drops = Drops(p, Effort{Seed: 1, Tries: 60}); len(drops) == 0 || len(drops[0].Batches) != 2 {
+	if drops = Drops(p, Effort{Seed: 1, Tries: 60}); len(drops) == 0 || len(drops[0].Left) != 2 {
 		t.Errorf("two must go: %+v", drops)
 	}
 	first, _ := Make(p, usual)
 	begun := Underway(p, first.Placed, []Progress{{Task: 0, Began: 480, Ended: 505}}, 510)
 	for _, d := range Drops(begun, Effort{Seed: 1, Tries: 60}) {
-		if slices.Contains(d.Batches, 0) {
+		if slices.ContainsFunc(d.Left, func(l Left) bool { return l.Batch == 0 }) {
 			t.Error("a batch that has begun is to be left out")
 		}
 	}
@@ -269,7 +269,7 @@ func TestWithout(t *testing.T) {
 	p, _ := plainDay()
 	p.Tasks = Tasks([]Making{{Name: "a", Portions: []Portion{{Jars: 1, Time: 10}}}, {Name: "b", Slow: true, Portions: []Portion{{Jars: 4, Time: 10}}}})
 	p.Fixed = []Placed{{Task: len(p.Tasks) - 1, Start: 1}}
-	q, kept := p.Without(0)
+	q, kept := p.Without(Left{Batch: 0})
 	if err := q.Check(); err != nil {
 		t.Fatal(err)
 	}
@@ -280,5 +280,54 @@ func TestWithout(t *testing.T) {
 	}
 	if len(q.Fixed) != 1 || q.Fixed[0].Task != len(kept)-1 {
 		t.Error(q.Fixed)
+	}
+}
+
+// TestLoadsForAnotherDay leaves loads of a batch that has begun for another day, and makes the
+// rest of it there.
+func TestLoadsForAnotherDay(t *testing.T) {
+	m := Making{Name: "peaches", Liquid: true, Prepare: 90, Portions: []Portion{{Jars: 7, Time: 35, Rest: 5}, {Jars: 7, Time: 35, Rest: 5}, {Jars: 4, Time: 35, Rest: 5}}}
+	p := Problem{Begin: 480, Burners: 3, Pots: 2, Cooks: []Cook{{There: Span{480, 2000}}}, Canners: []Canner{{}}, Tasks: Tasks([]Making{m})}
+	pl, _ := Make(p, usual)
+	p.By = []int{pl.Finish - 20}
+	var begun []Progress
+	for i, x := range p.Tasks {
+		if k := x.Key(); k == "jars/0" || k == "liquid/0" || k == "fruit/1" {
+			begun = append(begun, Progress{Task: i, Began: pl.Placed[i].Start, Ended: pl.Placed[i].End})
+		}
+	}
+	now := 0
+	for _, g := range begun {
+		now = max(now, g.Ended)
+	}
+	q := Underway(p, pl.Placed, begun, now)
+	drops := Drops(q, Effort{Seed: 1, Tries: 60})
+	if len(drops) == 0 || drops[0].Left[0] != (Left{0, 3}) {
+		t.Fatalf("%+v", drops)
+	}
+	for _, d := range drops {
+		if d.Left[0].From < 2 {
+			t.Errorf("a load is left out for which fruit is cut: %+v", d)
+		}
+	}
+	rest := m.Loads(2, 0)
+	if rest.Prepare != 20 || len(rest.Portions) != 1 || rest.First != 2 || rest.Of != 3 {
+		t.Errorf("%+v", rest)
+	}
+	var keys []string
+	for _, x := range Tasks([]Making{rest}) {
+		keys = append(keys, x.Key())
+	}
+	if !slices.Equal(keys, []string{"jars/0", "liquid/0", "fruit/3", "cook/3", "load/3"}) {
+		t.Error(keys)
+	}
+	if _, x := named(t, Tasks([]Making{m.Loads(0, 2)}), "Load, peaches, load 2 of 3"); x.Portion != 2 {
+		t.Error(x)
+	}
+	butter := Making{Name: "butter", Slow: true, Portions: m.Portions}.Loads(1, 0)
+	for _, x := range Tasks([]Making{butter}) {
+		if x.Step == Slow || x.Step == Fruit {
+			t.Errorf("what cooked down on the first day is cooked again: %s", x.Name)
+		}
 	}
 }

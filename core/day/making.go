@@ -34,8 +34,23 @@ type Making struct {
 	Canners  []int
 	Cold     int // heating its canner from the tap; 0: not known
 	From     int // not before
+	First    int // how many of its loads are run before these, on another day
+	Of       int // how many loads it has in all; 0: these
 	Portions []Portion
 	Minutes  Minutes
+}
+
+// Loads is the making of some loads of it, from one on up to another, the others being run on
+// other days; upto 0: to the last. What it takes to get fruit ready is shared by jars.
+func (m Making) Loads(first, upto int) Making {
+	if upto == 0 || upto > len(m.Portions) {
+		upto = len(m.Portions)
+	}
+	first = min(max(0, first), upto)
+	all := m.jars()
+	m.First, m.Of, m.Portions = first, len(m.Portions), m.Portions[first:upto]
+	m.Prepare = (m.Prepare*m.jars() + all - 1) / max(1, all)
+	return m
 }
 
 // Tasks puts batches into steps, each after what it needs: liquid and hot jars before the
@@ -46,8 +61,8 @@ func Tasks(all []Making) []Task {
 		m.tasks(func(t Task) int {
 			t.Batch, t.From = b, m.From
 			t.Name = t.Step.Name() + ", " + m.Name
-			if len(m.Portions) > 1 && t.Portion > 0 {
-				t.Name += fmt.Sprintf(", load %d of %d", t.Portion, len(m.Portions))
+			if of := max(m.Of, len(m.Portions)); of > 1 && t.Portion > 0 {
+				t.Name += fmt.Sprintf(", load %d of %d", t.Portion, of)
 			}
 			tasks = append(tasks, t)
 			return len(tasks) - 1
@@ -73,7 +88,7 @@ func (m Making) tasks(add func(Task) int) {
 		}
 		if !m.Raw {
 			cook := m.Minutes.Of(CookMinutes)
-			t := Task{Step: Heat, Portion: n + 1, Minutes: cook, Hands: []Span{{0, cook}}, Burner: true, Pot: true, Hot: true}
+			t := Task{Step: Heat, Portion: m.First + n + 1, Minutes: cook, Hands: []Span{{0, cook}}, Burner: true, Pot: true, Hot: true}
 			if ready {
 				t.After = append([]int(nil), first...)
 			} else {
@@ -81,7 +96,7 @@ func (m Making) tasks(add func(Task) int) {
 			}
 			after = append(after, add(t))
 		}
-		add(Task{Step: Canning, Portion: n + 1, After: after, Load: m.load(p)})
+		add(Task{Step: Canning, Portion: m.First + n + 1, After: after, Load: m.load(p)})
 	}
 }
 
@@ -110,6 +125,7 @@ func (m Making) before(add func(Task) int) (first []int) {
 		first = append(first, add(Task{Step: Liquid, Minutes: m.Minutes.Of(SyrupMinutes), Hands: []Span{{0, min(m.Minutes.Of(SyrupHands), m.Minutes.Of(SyrupMinutes))}}, Burner: true, Pot: true, Hot: true}))
 	}
 	switch {
+	case m.First > 0: // its juice or butter is there since the first of them
 	case m.Extract != "" && m.Part == Whole:
 		first = append(first, m.juice(add))
 	case m.Slow:
@@ -149,9 +165,9 @@ func (m Making) fruit(n, last int, add func(Task) int) int {
 			dip = min(dip, share/2)
 			share -= dip
 		}
-		after = []int{add(Task{Step: Dip, Portion: n + 1, Minutes: dip, Hands: []Span{{0, dip}}, Burner: true, Pot: true, After: after})}
+		after = []int{add(Task{Step: Dip, Portion: m.First + n + 1, Minutes: dip, Hands: []Span{{0, dip}}, Burner: true, Pot: true, After: after})}
 	}
-	return add(m.prepared(n+1, m.Minutes.Of(FruitMinutes)*p.Jars, share, after))
+	return add(m.prepared(m.First+n+1, m.Minutes.Of(FruitMinutes)*p.Jars, share, after))
 }
 
 func (m Making) load(p Portion) *Load {

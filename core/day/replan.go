@@ -64,13 +64,23 @@ func (pl Plan) Over(by int) (tasks []int) {
 	return tasks
 }
 
-// Without is a problem that lacks some batches, and which tasks of the whole one are left.
-func (p Problem) Without(batches ...int) (q Problem, kept []int) {
+// Left is a batch that is left out of a day, or its loads from one on.
+type Left struct {
+	Batch int
+	From  int // the first load that is left out, from 1; 0: all of it
+}
+
+func (l Left) takes(t Task) bool {
+	return t.Batch == l.Batch && (l.From == 0 || t.Portion >= l.From)
+}
+
+// Without is a problem that lacks what is left out, and which tasks of the whole one remain.
+func (p Problem) Without(left ...Left) (q Problem, kept []int) {
 	q = p
 	q.Tasks, q.Fixed = nil, nil
 	now := map[int]int{}
 	for i, t := range p.Tasks {
-		if slices.Contains(batches, t.Batch) {
+		if slices.ContainsFunc(left, func(l Left) bool { return l.takes(t) }) {
 			continue
 		}
 		now[i] = len(kept)
@@ -95,41 +105,56 @@ func (p Problem) Without(batches ...int) (q Problem, kept []int) {
 
 // Drop is a way to make a day fit: what to leave for another day.
 type Drop struct {
-	Batches []int
-	Finish  int // of the rest
+	Left   []Left
+	Finish int // of the rest
 }
 
-// Drops says which batches to leave out so that all of the rest is done in time: single
-// ones, else pairs; first what leaves the fullest day, so the least undone. Batches in which something
-// has begun are never among them. It is empty where the whole fits, or nothing helps.
+// Drops says what to leave out so that all of the rest is done in time: one batch, or of one
+// that has begun the loads that nothing was done for yet; else two of these. First what leaves
+// the fullest day, so the least undone. It is empty where the whole fits, or nothing helps.
 func Drops(p Problem, e Effort) (all []Drop) {
-	begun := map[int]bool{}
-	for _, f := range p.Fixed {
-		begun[p.Tasks[f.Task].Batch] = true
-	}
-	var free []int
-	for _, t := range p.Tasks {
-		if !begun[t.Batch] && !slices.Contains(free, t.Batch) {
-			free = append(free, t.Batch)
-		}
-	}
-	try := func(batches ...int) {
-		q, kept := p.Without(batches...)
+	try := func(left ...Left) {
+		q, kept := p.Without(left...)
 		if len(kept) == 0 {
 			return
 		}
 		if pl, ok := Make(q, e); ok && pl.Tardy == 0 {
-			all = append(all, Drop{slices.Clone(batches), pl.Finish})
+			all = append(all, Drop{slices.Clone(left), pl.Finish})
 		}
 	}
-	for _, b := range free {
-		try(b)
+	free := p.free()
+	for _, l := range free {
+		try(l)
 	}
 	for i := 0; len(all) == 0 && i < len(free); i++ {
-		for _, b := range free[i+1:] {
-			try(free[i], b)
+		for _, l := range free[i+1:] {
+			if l.Batch != free[i].Batch {
+				try(free[i], l)
+			}
 		}
 	}
 	slices.SortStableFunc(all, func(a, b Drop) int { return cmp.Compare(b.Finish, a.Finish) })
+	return all
+}
+
+// free is what may be left out: nothing of it has begun.
+func (p Problem) free() (all []Left) {
+	begun := map[int]int{} // the last load of a batch for which something has; 0 for what is for all
+	for _, f := range p.Fixed {
+		t := p.Tasks[f.Task]
+		begun[t.Batch] = max(begun[t.Batch], t.Portion)
+	}
+	for _, t := range p.Tasks {
+		l := Left{Batch: t.Batch}
+		if last, ok := begun[t.Batch]; ok {
+			if l.From = max(last+1, 2); t.Portion < l.From {
+				continue
+			}
+			l.From = t.Portion
+		}
+		if !slices.Contains(all, l) {
+			all = append(all, l)
+		}
+	}
 	return all
 }

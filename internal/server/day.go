@@ -113,9 +113,10 @@ func (s *server) registerDayBatches(api huma.API, op func(id, method, path, summ
 		Body  struct {
 			Part string `json:"part" enum:",juice,jars"`
 			To   string `json:"to" maxLength:"10" doc:"2026-08-16; empty: on none"`
+			Load int    `json:"load,omitempty" required:"false" minimum:"0" maximum:"500" doc:"only from this load on, from 2; all of it where left out"`
 		}
 	}) (*dayOutput, error) {
-		return s.moveBatch(ctx, in.Date, in.Batch, in.Body.Part, in.Body.To)
+		return s.moveBatch(ctx, in.Date, in.Batch, in.Body.Part, in.Body.To, in.Body.Load)
 	})
 }
 
@@ -372,7 +373,8 @@ func (s *server) jarsAfterJuice(ctx context.Context, id string, on fruit.Day) er
 	return err
 }
 
-func (s *server) moveBatch(ctx context.Context, date, id, part, to string) (*dayOutput, error) {
+// moveBatch puts a batch, or its loads from one on, on another day.
+func (s *server) moveBatch(ctx context.Context, date, id, part, to string, load int) (*dayOutput, error) {
 	from, there, err := s.dayFor(ctx, date)
 	if err != nil {
 		return nil, err
@@ -382,9 +384,28 @@ func (s *server) moveBatch(ctx context.Context, date, id, part, to string) (*day
 		return nil, huma.Error404NotFound("This batch is not on that day.")
 	}
 	moved := from.Batches[i]
-	from.Batches = slices.Delete(from.Batches, i, i+1)
+	last := moved.Last
+	if load > 0 && last == 0 {
+		was, err := s.workOn(ctx, from)
+		if err != nil {
+			return nil, err
+		}
+		for _, b := range was.batches {
+			if b.Batch == id && string(b.Part) == part {
+				last = len(b.plan.Loads)
+			}
+		}
+	}
+	switch {
+	case load == 0:
+		from.Batches = slices.Delete(from.Batches, i, i+1)
+	case load <= moved.First+1 || load > last:
+		return nil, unprocessable([]error{field("body.load", "Accepted: a load of this batch after the first that is run on this day.", load)})
+	default:
+		from.Batches[i].Last, moved.First = load-1, load-1
+	}
 	for key := range from.Locks {
-		if strings.HasPrefix(key, id+"/"+part+"/") {
+		if strings.HasPrefix(key, id+"/"+part+"/") && load == 0 {
 			delete(from.Locks, key)
 		}
 	}
@@ -405,9 +426,14 @@ func (s *server) moveBatch(ctx context.Context, date, id, part, to string) (*day
 		if err != nil {
 			return nil, err
 		}
-		if onDay(&other, id, part) < 0 {
+		if n := onDay(&other, id, part); n < 0 {
 			moved.From, moved.By = 0, 0
 			other.Batches = append(other.Batches, moved)
+		} else { // some of its loads are on that day already
+			other.Batches[n].First = min(other.Batches[n].First, moved.First)
+			if last := other.Batches[n].Last; moved.Last == 0 || last > 0 && last < moved.Last {
+				other.Batches[n].Last = moved.Last
+			}
 		}
 		if _, err := s.planned(ctx, &other); err != nil {
 			return nil, err

@@ -286,6 +286,48 @@ func TestDayThatDoesNotFit(t *testing.T) {
 	}
 }
 
+// TestSomeLoadsTomorrow leaves the second load of a batch that has begun for the next day: the
+// jars, syrup and fruit of each day are for its own loads.
+func TestSomeLoadsTomorrow(t *testing.T) {
+	d := newDay(t)
+	id := d.save(twoLoads)
+	plan := d.add(id)
+	d.to(8 * 60)
+	fruit := d.step(plan, "dip/1")
+	d.to(fruit.From)
+	d.must("POST", "/steps", `{"step":"`+fruit.Key+`","kind":"begun"}`)
+	b := d.set(`{"begin":"8","by":"11:30","late":"","burners":4,"pots":2,"cooks":[{"name":"Ilse","from":"8:00","to":"20:00","breaks":[]}]}`)
+	if b.Fits || len(b.Drops) != 1 || b.Drops[0].Left[0].From != 2 || !strings.Contains(b.Drops[0].Text, "load 2 of peaches") {
+		t.Fatalf("%v %+v", b.Fits, b.Drops)
+	}
+	for _, load := range []int{1, 3} {
+		if status, _, text := d.ask("POST", d.date+"/batches/"+id+"/move", fmt.Sprintf(`{"part":"","to":%q,"load":%d}`, b.Next, load)); status != 422 {
+			t.Error(load, status, text)
+		}
+	}
+	b = d.must("POST", "/batches/"+id+"/move", `{"part":"","to":"`+b.Next+`","load":2}`)
+	if !b.Fits || b.Batches[0].Which != "load 1 of 2" || d.step(b, "dip/1").State != "now" {
+		t.Errorf("%v %+v", b.Fits, b.Batches)
+	}
+	for _, st := range b.Steps {
+		if strings.HasSuffix(st.Key, "/2") {
+			t.Errorf("%s is still on the day", st.Key)
+		}
+	}
+	_, next, _ := d.ask("GET", b.Next, "")
+	if len(next.Batches) != 1 || next.Batches[0].Which != "load 2 of 2" || d.step(next, "jars/0").With != "7 of 14 quarts" {
+		t.Fatalf("%+v %+v", next.Batches, next.Steps)
+	}
+	if st := d.step(next, "load/2"); st.Number != 1 || !strings.Contains(st.With, "load 2 of 2") {
+		t.Errorf("%+v", st)
+	}
+	// And back again: the day has both.
+	d.ask("POST", next.Date+"/batches/"+id+"/move", `{"part":"","to":"`+d.date+`"}`)
+	if b = d.must("GET", "", ""); b.Batches[0].Which != "" || d.step(b, "load/2").State == "done" {
+		t.Errorf("%+v", b.Batches)
+	}
+}
+
 // TestJuiceTakesTwoDays makes the juice on one day and puts it up on the next, once it has
 // stood for a day.
 func TestJuiceTakesTwoDays(t *testing.T) {

@@ -32,6 +32,7 @@ type dayBatchBody struct {
 	Kind     string `json:"kind"`
 	Jars     string `json:"jars"`
 	Loads    int    `json:"loads"`
+	Which    string `json:"which" doc:"loads 1 to 2 of 3; empty where all are run on this day"`
 	From     string `json:"from" doc:"not before; empty: any time"`
 	By       string `json:"by"`
 	Not      string `json:"not" doc:"why it is not on the lanes; empty where it is"`
@@ -91,9 +92,15 @@ type dayLaneBody struct {
 }
 
 type dropBody struct {
-	Batches []string `json:"batches" nullable:"false"`
-	Text    string   `json:"text"`
-	Cold    string   `json:"cold" doc:"what to do with the fruit until then"`
+	Left []leftBody `json:"left" nullable:"false"`
+	Text string     `json:"text"`
+}
+
+// leftBody is what a way out leaves for another day.
+type leftBody struct {
+	Batch string `json:"batch"`
+	Part  string `json:"part" enum:",juice,jars"`
+	From  int    `json:"from" doc:"the first load that is left out, from 1; 0: all of it"`
 }
 
 // dayMainBody is the one thing to do next.
@@ -123,6 +130,7 @@ type dayBody struct {
 	Fits     bool           `json:"fits"`
 	Not      string         `json:"not" doc:"why it does not fit"`
 	Drops    []dropBody     `json:"drops" nullable:"false" doc:"what to leave out"`
+	Cold     string         `json:"cold" doc:"what to do with the fruit of what is left out; empty where nothing is"`
 	Bound    string         `json:"bound" doc:"how far from the best this plan can be at most"`
 	Holds    []string       `json:"holds" nullable:"false" doc:"what holds it up, and what one more would save"`
 	Shift    string         `json:"shift" doc:"what is later or earlier than it was planned; empty where nothing is"`

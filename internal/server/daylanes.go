@@ -3,6 +3,7 @@ package server
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"mellisca/core/day"
 )
@@ -116,6 +117,15 @@ func (a *dayAnswer) lists() {
 		if b.plan.Jars != nil {
 			body.Jars = b.plan.JarsText()
 		}
+		if b.First > 0 || b.Last > 0 && b.Last < len(b.plan.Loads) {
+			last := len(b.plan.Loads)
+			if b.Last > 0 {
+				last = min(last, b.Last)
+			}
+			if body.Which = fmt.Sprintf("loads %d to %d of %d", b.First+1, last, len(b.plan.Loads)); b.First+1 == last {
+				body.Which = fmt.Sprintf("load %d of %d", last, len(b.plan.Loads))
+			}
+		}
 		if b.From > 0 {
 			body.From = clock(b.From)
 		}
@@ -194,19 +204,38 @@ func (a *dayAnswer) notFit() {
 	default:
 		a.Not = fmt.Sprintf("Nobody is there after %s to finish it: it takes until %s.", clock(leaves), clock(w.kept.Finish))
 	}
-	for _, names := range w.kept.Drops {
-		d := dropBody{Batches: []string{}}
-		for _, b := range w.batches {
-			if slices.Contains(names, b.name()) {
-				d.Batches = append(d.Batches, b.name())
-				if d.Text != "" {
-					d.Text += " and "
+	for _, left := range w.kept.Drops {
+		d := dropBody{Left: []leftBody{}}
+		var words []string
+		for _, l := range left {
+			for _, b := range w.batches {
+				if l.Batch == b.name() {
+					d.Left = append(d.Left, leftBody{b.Batch, string(b.Part), l.From})
+					words = append(words, leftText(b, l.From))
 				}
-				d.Text += b.headline
 			}
 		}
-		d.Text = "Leave " + d.Text + " for another day"
-		d.Cold = "Whole fruit waits in the refrigerator until then. What is cut already is frozen, or goes first today."
+		d.Text = "Leave " + strings.Join(words, " and ") + " for another day"
 		a.Drops = append(a.Drops, d)
 	}
+	if len(a.Drops) > 0 {
+		a.Cold = "Whole fruit waits in the refrigerator until then. What is cut already is frozen, or goes first today."
+	} else {
+		a.Cold = "Begin earlier, ask for help, or move batches to other days until it fits. Whole fruit waits in the refrigerator."
+	}
+}
+
+// leftText names what is left out of a day.
+func leftText(b workBatch, from int) string {
+	last := len(b.plan.Loads)
+	if b.Last > 0 {
+		last = min(last, b.Last)
+	}
+	switch {
+	case from == 0:
+		return b.headline
+	case from == last:
+		return fmt.Sprintf("load %d of %s", from, b.headline)
+	}
+	return fmt.Sprintf("loads %d to %d of %s", from, last, b.headline)
 }

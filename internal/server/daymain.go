@@ -1,6 +1,9 @@
 package server
 
-import "strings"
+import (
+	"fmt"
+	"strings"
+)
 
 // soon is within how many minutes the next step of the same hands begins with the end of the
 // one before.
@@ -17,7 +20,10 @@ func (a *dayAnswer) main() {
 		if st.Kind == "lit" {
 			return text
 		}
-		return text + ", " + st.Of
+		if b, n := a.w.batchNamed(st.Batch, st.Key); n >= 0 {
+			return fmt.Sprintf("%s, %d %s", text, n+1, b.plan.Name)
+		}
+		return text
 	}
 	for _, st := range a.Steps {
 		if st.State == "now" && st.Kind != "load" {
@@ -33,7 +39,7 @@ func (a *dayAnswer) main() {
 		switch {
 		case st.State == "done" || st.State == "now":
 		case st.Kind == "load":
-			a.Main = &dayMainBody{Step: st.Key, Kind: "hob", Text: "Onto the hob: fill, " + st.Of, Batch: st.Batch, Number: st.Number, Canner: st.Canner}
+			a.Main = &dayMainBody{Step: st.Key, Kind: "hob", Text: "Onto the hob: " + of(st), Batch: st.Batch, Number: st.Number, Canner: st.Canner}
 			return
 		case st.Kind == "lit":
 			a.Main = &dayMainBody{Step: st.Key, Kind: "begun", Text: "Lit: " + strings.TrimPrefix(st.Title, "Light ")}
@@ -56,4 +62,14 @@ func (a *dayAnswer) nextOf(now dayStepBody) *dayStepBody {
 		}
 	}
 	return nil
+}
+
+// batchNamed finds the batch of a step, and its number on the day.
+func (w *dayWork) batchNamed(id, key string) (workBatch, int) {
+	for i, b := range w.batches {
+		if b.Batch == id && strings.HasPrefix(key, b.name()+"/") {
+			return b, i
+		}
+	}
+	return workBatch{}, -1
 }

@@ -261,6 +261,15 @@ func (a *dayAnswer) where(at day.Placed) string {
 func (a *dayAnswer) with(i int, b workBatch) string {
 	t, p, units := a.w.problem.Tasks[i], b.plan, a.w.kitchen.Units
 	share := 1.0
+	if t.Portion == 0 && (b.First > 0 || b.Last > 0) && p.Jars != nil && p.Jars.Planned > 0 {
+		jars := 0
+		for n, l := range p.Loads {
+			if n >= b.First && (b.Last == 0 || n < b.Last) {
+				jars += l.Count()
+			}
+		}
+		share = float64(jars) / float64(p.Jars.Planned)
+	}
 	if t.Portion > 0 && p.Jars != nil && p.Jars.Planned > 0 && t.Portion <= len(p.Loads) {
 		share = float64(p.Loads[t.Portion-1].Count()) / float64(p.Jars.Planned)
 	}
@@ -270,10 +279,13 @@ func (a *dayAnswer) with(i int, b workBatch) string {
 	}
 	switch t.Step {
 	case day.HotJars:
+		if share < 1 {
+			return fmt.Sprintf("%.0f of %s", share*float64(p.Jars.Planned), p.JarsText())
+		}
 		return p.JarsText()
 	case day.Liquid:
 		if p.Pour != nil && p.Pour.Litres > 0 {
-			return measure.Litres(p.Pour.Litres).Text(units) + " of " + p.Pour.Name
+			return measure.Litres(p.Pour.Litres*share).Text(units) + " of " + p.Pour.Name
 		}
 	case day.Dip, day.Fruit, day.Juicer, day.Press, day.Slow:
 		if m := p.Amount.Fruit; m > 0 || p.Fruit != nil {

@@ -28,7 +28,13 @@ type keptDay struct {
 	Steps   []keptStep   `json:"steps"`
 	Unheld  []string     `json:"unheld"`
 	Reliefs []day.Relief `json:"reliefs"`
-	Drops   [][]string   `json:"drops"` // batches with their part
+	Drops   [][]leftOut  `json:"drops"`
+}
+
+// leftOut is what is left out of a day: a batch with its part, or its loads from one on.
+type leftOut struct {
+	Batch string `json:"batch"`
+	From  int    `json:"from"`
 }
 
 type keptStep struct {
@@ -102,6 +108,7 @@ func (s *server) workOn(ctx context.Context, d store.Day) (*dayWork, error) {
 		default:
 			m := wb.plan.Making(k, minutes)
 			m.Name, m.Part, m.From = wb.headline, b.Part, b.From
+			m = m.Loads(b.First, b.Last)
 			m.Canners = w.cannersFor(wb.plan, saved.Request, k)
 			if m.Cold == 0 && wb.plan.Query.Method == guide.Steam {
 				m.Cold = steamCold
@@ -183,7 +190,7 @@ func staying(p day.Problem) day.Problem {
 
 // plan makes the plan of a problem and says what holds it up.
 func (w *dayWork) plan(p day.Problem) (kept keptDay, ok bool) {
-	kept = keptDay{Steps: []keptStep{}, Unheld: []string{}, Reliefs: []day.Relief{}, Drops: [][]string{}, Fits: true}
+	kept = keptDay{Steps: []keptStep{}, Unheld: []string{}, Reliefs: []day.Relief{}, Drops: [][]leftOut{}, Fits: true}
 	for _, c := range w.canners {
 		kept.Canners = append(kept.Canners, c.id)
 	}
@@ -219,16 +226,18 @@ func (k *keptDay) fill(w *dayWork, pl day.Plan) {
 	}
 }
 
-func (w *dayWork) drops(p day.Problem) (all [][]string) {
-	all = [][]string{}
+func (w *dayWork) drops(p day.Problem) (all [][]leftOut) {
+	all = [][]leftOut{}
 	for _, d := range day.Drops(p, compareEffort) {
-		var names []string
-		for _, b := range w.batches {
-			if b.at >= 0 && slices.Contains(d.Batches, b.at) {
-				names = append(names, b.name())
+		var left []leftOut
+		for _, l := range d.Left {
+			for _, b := range w.batches {
+				if b.at == l.Batch {
+					left = append(left, leftOut{b.name(), l.From})
+				}
 			}
 		}
-		all = append(all, names)
+		all = append(all, left)
 	}
 	return all
 }

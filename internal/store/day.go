@@ -30,6 +30,8 @@ type DayBatch struct {
 	Part  day.Part
 	From  int // not before; 0: any time
 	By    int // 0: no such hour
+	First int // loads run before, on another day
+	Last  int // the last load that is run on this day, from 1; 0: the last there is
 }
 
 // Breaks are a cook's, as they are kept.
@@ -73,9 +75,9 @@ func (s *Store) Day(ctx context.Context, on fruit.Day) (d Day, err error) {
 	if err != nil {
 		return d, err
 	}
-	err = s.each(ctx, `SELECT batch, part, from_minute, by_minute FROM day_batch WHERE day = ? ORDER BY number, batch, part`, func(row *sql.Rows) error {
+	err = s.each(ctx, `SELECT batch, part, from_minute, by_minute, first_load, last_load FROM day_batch WHERE day = ? ORDER BY number, batch, part`, func(row *sql.Rows) error {
 		var b DayBatch
-		err := row.Scan(&b.Batch, &b.Part, &b.From, &b.By)
+		err := row.Scan(&b.Batch, &b.Part, &b.From, &b.By, &b.First, &b.Last)
 		d.Batches = append(d.Batches, b)
 		return err
 	}, on)
@@ -157,7 +159,7 @@ func keepDay(ctx context.Context, tx *sql.Tx, d Day) error {
 		}
 	}
 	for n, b := range d.Batches {
-		if err := do(`INSERT INTO day_batch (day, batch, part, number, from_minute, by_minute) VALUES (?, ?, ?, ?, ?, ?)`, d.Day, b.Batch, string(b.Part), n, b.From, b.By); err != nil {
+		if err := do(`INSERT INTO day_batch (day, batch, part, number, from_minute, by_minute, first_load, last_load) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, d.Day, b.Batch, string(b.Part), n, b.From, b.By, b.First, b.Last); err != nil {
 			return err
 		}
 	}

@@ -28,6 +28,8 @@ CREATE TABLE day_batch (
 	number INTEGER NOT NULL,
 	from_minute INTEGER NOT NULL CHECK (from_minute BETWEEN 0 AND 1440), -- 0: any time
 	by_minute INTEGER NOT NULL CHECK (by_minute BETWEEN 0 AND 1440),
+	first_load INTEGER NOT NULL CHECK (first_load BETWEEN 0 AND 500), -- loads run before, on another day
+	last_load INTEGER NOT NULL CHECK (last_load BETWEEN 0 AND 500), -- that is run on this day; 0: all to the last
 	PRIMARY KEY (day, batch, part)
 ) STRICT;
 

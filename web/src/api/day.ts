@@ -44,7 +44,7 @@ export function useDayChanges(date: Ref<string>) {
         api.PUT('/api/days/{date}/batches/{batch}', { params: { path: { ...at.value, batch } }, body }),
       ),
     ),
-    move: change(({ batch, ...body }: { batch: string; part: Part; to: string }) =>
+    move: change(({ batch, ...body }: { batch: string; part: Part; to: string; load?: number }) =>
       answered(
         api.POST('/api/days/{date}/batches/{batch}/move', { params: { path: { ...at.value, batch } }, body }),
       ),

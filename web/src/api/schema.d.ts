@@ -2567,6 +2567,11 @@ export interface components {
             step: string;
         };
         "Day-move-batchRequest": {
+            /**
+             * Format: int64
+             * @description only from this load on, from 2; all of it where left out
+             */
+            load?: number;
             /** @enum {string} */
             part: "" | "juice" | "jars";
             /** @description 2026-08-16; empty: on none */
@@ -2626,6 +2631,8 @@ export interface components {
             product: string;
             /** @description of jars, until when their juice settles; empty otherwise */
             waits: string;
+            /** @description loads 1 to 2 of 3; empty where all are run on this day */
+            which: string;
         };
         DayBody: {
             batches: components["schemas"]["DayBatchBody"][];
@@ -2639,6 +2646,8 @@ export interface components {
              * @description 0: none
              */
             byMinute: number;
+            /** @description what to do with the fruit of what is left out; empty where nothing is */
+            cold: string;
             /** @description 2026-08-15 */
             date: string;
             /** @description what to leave out */
@@ -2786,9 +2795,7 @@ export interface components {
             place?: string;
         };
         DropBody: {
-            batches: string[];
-            /** @description what to do with the fruit until then */
-            cold: string;
+            left: components["schemas"]["LeftBody"][];
             text: string;
         };
         ErrorDetail: {
@@ -3128,6 +3135,16 @@ export interface components {
             sheets: components["schemas"]["SheetBody"][];
             /** @description that a telephone cannot open it; empty where it can */
             warning: string;
+        };
+        LeftBody: {
+            batch: string;
+            /**
+             * Format: int64
+             * @description the first load that is left out, from 1; 0: all of it
+             */
+            from: number;
+            /** @enum {string} */
+            part: "" | "juice" | "jars";
         };
         LeftOverBody: {
             /** @description the id by which a sentence takes it */

@@ -122,7 +122,7 @@ const fits = (text: string, wide: number) => {
       <line :x1="x(day.byMinute)" :x2="x(day.byMinute)" :y1="top - 6" :y2="height" class="by" />
     </g>
     <g v-if="day.now >= day.from && day.now <= day.to" data-now>
-      <line :x1="x(day.now)" :x2="x(day.now)" :y1="top - 8" :y2="height" class="now" />
+      <line :x1="x(day.now)" :x2="x(day.now)" :y1="top - 8" :y2="height" class="now-line" />
       <path :d="`M ${x(day.now) - 8} ${top - 16} h 16 l -8 11 z`" class="now-head" />
     </g>
   </svg>

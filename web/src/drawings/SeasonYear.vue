@@ -8,14 +8,13 @@ const within = (m: number) => {
   const { from, to } = props.season
   return from === 0 || (m - from + 12) % 12 <= (to - from + 12) % 12
 }
-const cell = 44
+const cell = 34
 </script>
 
 <template>
   <svg
     class="year"
     :viewBox="`0 0 ${12 * cell} 26`"
-    preserveAspectRatio="none"
     role="img"
     :aria-label="`${season.name}: ${season.text}`"
   >
@@ -51,7 +50,7 @@ const cell = 44
 .year {
   display: block;
   width: 100%;
-  height: 28px;
+  height: auto;
 }
 .bed {
   fill: var(--color-wash);

@@ -6,6 +6,8 @@ const byWord: [string, string][] = [
   ['mango', 'peach'],
   ['citrus', 'pineapple'],
   ['pineapple', 'pineapple'],
+  ['orange', 'pineapple'],
+  ['lemon', 'pineapple'],
   ['mixed', 'pineapple'],
   ['asian-pear', 'pear'],
   ['pear', 'pear'],

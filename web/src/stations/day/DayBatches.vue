@@ -47,7 +47,8 @@ const away = (b: DayBatch, to: string) => trying(() => move.mutateAsync({ batch:
           <span class="words">
             <strong>{{ i + 1 }}. {{ b.headline }}</strong>
             <span>
-              {{ b.jars }}<template v-if="b.part === 'juice'">, its juice today</template
+              {{ b.jars }}<template v-if="b.which">, {{ b.which }}</template
+              ><template v-if="b.part === 'juice'">, its juice today</template
               ><template v-if="b.part === 'jars'">, into jars today</template
               ><template v-if="b.done">, done {{ b.done }}</template>
             </span>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Day } from '@/api/day'
 
 /** Which day it is, when it is done, and what stands in the way. */
 defineProps<{ day: Day; pending: boolean }>()
-defineEmits<{ order: []; leave: [batch: string] }>()
+defineEmits<{ order: []; leave: [left: Day['drops'][number]['left']] }>()
+const all = ref(false)
 </script>
 
 <template>
@@ -47,29 +49,23 @@ defineEmits<{ order: []; leave: [batch: string] }>()
         }}<span v-if="!day.fits || day.shift">. {{ day.bound }}</span>
       </p>
     </div>
-    <ul v-if="day.drops.length" class="drops">
-      <li v-for="d in day.drops" :key="d.text">
+    <div v-if="day.cold" class="drops" data-drops>
+      <div v-for="(d, i) in day.drops.slice(0, all ? undefined : 1)" :key="d.text" class="drop">
         <span
-          ><strong>{{ d.text }}</strong
-          >, then the rest is done in time. <span class="quiet">{{ d.cold }}</span></span
+          ><strong>{{ i ? 'Or: ' : '' }}{{ d.text }}</strong
+          >, then the rest is done in time.</span
         >
-        <button
-          v-for="b in d.batches"
-          :key="b"
-          type="button"
-          class="key"
-          :disabled="pending"
-          :data-leave="b"
-          @click="$emit('leave', b)"
-        >
-          {{
-            d.batches.length > 1
-              ? `Move ${day.batches.find((x) => `${x.batch}/${x.part}` === b)?.headline}`
-              : 'To the next day'
-          }}
+        <button type="button" class="key" :disabled="pending" data-leave @click="$emit('leave', d.left)">
+          {{ d.left.length > 1 ? 'Both to the next day' : 'To the next day' }}
         </button>
-      </li>
-    </ul>
+      </div>
+      <p>
+        {{ day.cold }}
+        <button v-if="day.drops.length > 1" type="button" class="other" @click="all = !all">
+          {{ all ? 'Fewer ways' : `${day.drops.length - 1} other ways` }}
+        </button>
+      </p>
+    </div>
   </header>
 </template>
 
@@ -126,25 +122,30 @@ h1 {
 }
 .drops {
   grid-column: 1 / -1;
-  display: grid;
-  gap: 6px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-.drops li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 14px;
-  padding: 6px 12px;
+  padding: 6px 14px;
   border: 2px solid var(--color-stop);
   border-radius: 14px;
   background: var(--color-stop-wash);
 }
-.drops li > span {
+.drop {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+}
+.drop > span {
   flex: 1 1 320px;
   line-height: 1.3;
+}
+.drops p {
+  margin: 0;
+  line-height: 1.3;
+}
+.other {
+  min-height: 32px;
+  padding: 0 8px;
+  text-decoration: underline;
+  color: var(--color-rim-text);
 }
 @media (max-width: 760px) {
   .head {

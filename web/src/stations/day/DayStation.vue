@@ -3,7 +3,7 @@ import { PrinterIcon } from '@heroicons/vue/24/outline'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { fillLoad, useDay, useDayChanges, type Step } from '@/api/day'
+import { fillLoad, useDay, useDayChanges, type Day, type Step } from '@/api/day'
 import { Problem } from '@/api/client'
 import DayLanes from '@/drawings/DayLanes.vue'
 import DayBatches from './DayBatches.vue'
@@ -23,6 +23,10 @@ const { tell, lock, order, move } = useDayChanges(date)
 const narrow = useMediaQuery('(max-width: 760px)')
 const picked = ref<string>()
 const failed = ref('')
+const showDone = ref(false)
+const doneCount = computed(() =>
+  day.value?.state === 'running' ? day.value.steps.filter((s) => s.state === 'done').length : 0,
+)
 const pending = computed(
   () => tell.isPending.value || lock.isPending.value || order.isPending.value || move.isPending.value,
 )
@@ -54,11 +58,12 @@ async function pick(key: string) {
   await nextTick()
   document.querySelector(`[data-step="${CSS.escape(key)}"]`)?.scrollIntoView({ block: 'nearest' })
 }
-function leave(b: string) {
-  const of = day.value?.batches.find((x) => `${x.batch}/${x.part}` === b)
-  if (of && day.value)
-    void trying(() => move.mutateAsync({ batch: of.batch, part: of.part, to: day.value!.next }))
-}
+const leave = (left: Day['drops'][number]['left']) =>
+  trying(async () => {
+    for (const l of left)
+      if (day.value)
+        await move.mutateAsync({ batch: l.batch, part: l.part, to: day.value.next, load: l.from })
+  })
 const print = () => window.print()
 </script>
 
@@ -102,9 +107,14 @@ const print = () => window.print()
       <div class="columns">
         <section v-if="day.steps.length" class="plate steps" aria-label="Steps">
           <h2>{{ narrow ? 'The whole day' : 'Step by step' }}</h2>
+          <button v-if="doneCount" type="button" class="over" data-show-done @click="showDone = !showDone">
+            {{ showDone ? 'Hide what is done' : `Show what is done (${doneCount})` }}
+          </button>
           <ol>
             <StepRow
-              v-for="s in day.steps"
+              v-for="s in day.steps.filter(
+                (s) => showDone || !doneCount || s.state !== 'done' || s.key === picked,
+              )"
               :key="s.key"
               :step="s"
               :number="number(s)"
