@@ -165,7 +165,7 @@ func (m Making) fruit(n, last int, add func(Task) int) int {
 			dip = min(dip, share/2)
 			share -= dip
 		}
-		after = []int{add(Task{Step: Dip, Portion: m.First + n + 1, Minutes: dip, Hands: []Span{{0, dip}}, Burner: true, Pot: true, After: after})}
+		after = []int{add(Task{Step: Dip, Cut: true, Portion: m.First + n + 1, Minutes: dip, Hands: []Span{{0, dip}}, Burner: true, Pot: true, After: after})}
 	}
 	return add(m.prepared(m.First+n+1, m.Minutes.Of(FruitMinutes)*p.Jars, share, after))
 }

@@ -10,6 +10,8 @@ import (
 	"path/filepath"
 	"time"
 
+	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/chromedp"
 
 	"mellisca/e2e"
@@ -73,11 +75,15 @@ func wait(selector string) step { return chromedp.WaitVisible(chromedp.CSS(selec
 var shots = []shot{
 	{"batch.png", 1280, 800, "/batch", nil, `[data-verdict="tested"]`},
 	{"batch-refused.png", 1280, 800, "/batch", choose("method", "oven"), `[data-verdict="refused"]`},
-	{"batch-filling.png", 1280, 800, "/batch", openSaved("apple pie filling"), `[aria-label="Recipe"]`},
 	{"batch-phone.png", 390, 844, "/batch", nil, `[data-verdict="tested"]`},
 	{"fruit.png", 1280, 800, "/fruit", nil, `[data-lot]`},
-	{"pots.png", 1280, 800, "/kitchen/pots", nil, `[data-pot]`},
 	{"ready.png", 1280, 800, "/batch", append(openSaved("peaches"), wait(`[data-get-ready]`), click(`[data-get-ready]`)), `[data-item]`},
+	{"day.png", 1280, 800, "/day/" + time.Now().AddDate(0, 0, 1).Format(time.DateOnly), nil, `[data-lanes]`},
+	{"day-not-fit.png", 1280, 800, "/day", nil, `[data-not-fit]`},
+	{"day-phone.png", 390, 844, "/day", nil, `[data-now-next] [data-part="now"]`},
+	{"day-print.png", 794, 1123, "/day", []step{wait(`[data-day]`), onPaper}, `[data-sheet] table`},
+	{"days-ahead.png", 1280, 800, "/day/ahead", nil, `[data-turn]`},
+	{"almanac.png", 1280, 800, "/almanac", nil, `[data-row]`},
 	{"stove.png", 1280, 800, "/stove", twoPots, `[data-place="lost"]`},
 	{"practice.png", 1280, 800, "/stove/practice", []step{
 		wait(`[data-start]`), click(`[data-start]`), wait(`[data-all-checked]`), click(`[data-all-checked]`), steady(`jars-in`), click(`[data-main]`),
@@ -89,26 +95,17 @@ var shots = []shot{
 		click(`[data-tray-jar="3"] [data-other]`), click(`input[name="lost"][value="0.2"]`), click(`[data-keep-found]`), wait(`[data-tray-jar="3"] [data-do]`),
 	}, `[data-all-sealed]`},
 	{"shelf.png", 1280, 800, "/shelf", nil, `[data-shelf-place]`},
-	{"shelf-phone.png", 390, 844, "/shelf", []step{wait(`[data-group="peaches, in halves"]`), into(`[data-group="peaches, in halves"]`), click(`[data-group="peaches, in halves"]`)}, `[data-take] [data-act="opened"]`},
 	{"recall.png", 1280, 800, "/shelf", []step{
 		wait(`[data-group="plums, in halves"]`), into(`[data-group="plums, in halves"]`), click(`[data-group="plums, in halves"]`), click(`[data-open-jar]`), wait(`[data-something-wrong]`), into(`[data-something-wrong]`), click(`[data-something-wrong]`),
 		chromedp.SendKeys(chromedp.CSS(`[data-field="why"]`), "The kitchen clock had stood still for ten minutes"), click(`[data-call-back]`),
 	}, `[data-recall] [data-part="given"]`},
-	{"labels.png", 1280, 800, "/shelf/labels", nil, `[data-look]`},
-	{"wants.png", 1280, 800, "/shelf/wants", nil, `[data-next]`},
-	{"welcome.png", 1280, 800, "/kitchen/welcome", nil, `[data-welcome] [data-band]`},
-	{"tables.png", 1280, 800, "/kitchen/tables#peaches", nil, `[data-tables]`},
 	{"kitchen.png", 1280, 800, "/kitchen", nil, `[data-band]`},
+	{"labels.png", 1280, 800, "/shelf/labels", nil, `[data-look]`},
 }
 
 // morningAfter is a kitchen with a load that was lifted fourteen hours ago.
 func morningAfter(ctx context.Context) (*e2e.Quick, error) {
-	dir, err := os.MkdirTemp("", "mellisca-shots-")
-	if err != nil {
-		return nil, err
-	}
-	context.AfterFunc(ctx, func() { os.RemoveAll(dir) })
-	q, err := e2e.StartQuick(ctx, dir)
+	q, err := quick(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -118,6 +115,26 @@ func morningAfter(ctx context.Context) (*e2e.Quick, error) {
 	}
 	q.Clock.Forward(14 * time.Hour)
 	return q, nil
+}
+
+// quick is a kitchen whose clock is moved by hand.
+func quick(ctx context.Context) (*e2e.Quick, error) {
+	dir, err := os.MkdirTemp("", "mellisca-shots-")
+	if err != nil {
+		return nil, err
+	}
+	context.AfterFunc(ctx, func() { os.RemoveAll(dir) })
+	return e2e.StartQuick(ctx, dir)
+}
+
+// onPaper shows a page as it is printed, until another is opened.
+var onPaper = media("print")
+
+func media(kind string) step {
+	return chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := cdp.Call(ctx, t, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{Media: kind})
+		return err
+	})
 }
 
 func main() {
@@ -146,12 +163,23 @@ func run(dir string) error {
 		return err
 	}
 	defer morning.Stop()
+	underway, err := quick(ctx)
+	if err != nil {
+		return err
+	}
+	defer underway.Stop()
+	if err := underway.Underway(); err != nil {
+		return err
+	}
 	for _, s := range shots {
 		address := p.Address
-		if s.path == "/tray" {
+		switch s.path {
+		case "/tray":
 			address = morning.Address
+		case "/day":
+			address = underway.Address
 		}
-		steps := []step{chromedp.EmulateViewport(s.width, s.height), chromedp.Navigate(address + s.path)}
+		steps := []step{media("screen"), chromedp.EmulateViewport(s.width, s.height), chromedp.Navigate(address + s.path)}
 		steps = append(steps, s.first...)
 		steps = append(steps,
 			chromedp.WaitVisible(s.ready),

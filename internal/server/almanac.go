@@ -177,15 +177,9 @@ func (s *server) puts(ctx context.Context, loads []store.TrayLoad) (all []almana
 	if err != nil {
 		return nil, nil, s.storeProblem(err, "closed batches")
 	}
-	lots, err := s.store.Lots(ctx, 0)
+	perKg, err := s.store.LotPrices(ctx)
 	if err != nil {
 		return nil, nil, s.storeProblem(err, "lots")
-	}
-	perKg := map[string]float64{}
-	for _, l := range lots {
-		if l.PriceCents >= 0 && l.Bought.Mass > 0 {
-			perKg[l.ID] = float64(l.PriceCents) / (l.Bought.Mass.Grams() / 1000)
-		}
 	}
 	typed, err := s.pricesAnswer(ctx)
 	if err != nil {
@@ -194,6 +188,7 @@ func (s *server) puts(ctx context.Context, loads []store.TrayLoad) (all []almana
 	prices, _ := typed.Body.read()
 	perJar, _ := prices.PerFilledJar()
 	pots := potsOfBatches(loads)
+	picked := map[string]string{} // the fruit of the calendar, by product
 	for _, c := range closings {
 		day := dateOf(c.Day)
 		p := almanac.Put{Of: almanac.Of{Year: day.Year(), Product: c.Product, Pack: c.Pack, Pot: pots[c.Batch]}, Cents: -1}
@@ -207,8 +202,14 @@ func (s *server) puts(ctx context.Context, loads []store.TrayLoad) (all []almana
 		if cents, ok := fruitCents(c, perKg); ok {
 			p.Cents = cents + perJar*float64(p.Jars)
 		}
-		if of, ok := fruit.PickedFor(c.Product, nil); ok {
-			months[of.ID][day.Month()-1] += p.Jars
+		id, seen := picked[c.Product]
+		if !seen {
+			of, _ := fruit.PickedFor(c.Product, nil)
+			id = of.ID
+			picked[c.Product] = id
+		}
+		if id != "" {
+			months[id][day.Month()-1] += p.Jars
 		}
 		all = append(all, p)
 	}

@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"os"
+	"strings"
 	"time"
 
 	"mellisca/core/fruit"
@@ -17,7 +18,7 @@ import (
 const calendarDays = 400
 
 // calendar is what is to be done and when: seals to look at, the last hour to process a jar
-// again, juice that has settled, jars to look over or to eat up, lots that turn.
+// again, juice that has settled, canning days, jars to look over or to eat up, lots that turn.
 func (s *server) calendar(ctx context.Context) ([]byte, error) {
 	var all []exchange.Date
 	seals, err := s.sealDates(ctx)
@@ -46,6 +47,11 @@ func (s *server) calendar(ctx context.Context) ([]byte, error) {
 			all = append(all, exchange.Date{UID: "lot-" + l.ID + "@mellisca", Title: l.Name + " turns: the last day to can it", Text: "By our own guess, from how ripe it was seen to be. After that: sauce, juice or jam, at once.", Day: dateOf(u), Alarm: -1})
 		}
 	}
+	planned, err := s.dayDates(ctx)
+	if err != nil {
+		return nil, err
+	}
+	all = append(all, planned...)
 	k, err := s.store.Kitchen(ctx)
 	if err != nil {
 		return nil, err
@@ -59,6 +65,35 @@ func (s *server) calendar(ctx context.Context) ([]byte, error) {
 		zone = tz
 	}
 	return []byte(exchange.Calendar(name, zone, s.now(), all)), nil
+}
+
+// dayDates are the canning days that are planned, from their first step to their last.
+func (s *server) dayDates(ctx context.Context) (all []exchange.Date, err error) {
+	days, err := s.store.Days(ctx, s.today(), s.today()+calendarDays)
+	if err != nil {
+		return nil, err
+	}
+	for _, on := range days {
+		d, err := s.store.Day(ctx, on.Day)
+		if err != nil {
+			return nil, err
+		}
+		w, err := s.workOn(ctx, d)
+		if err != nil {
+			return nil, err
+		}
+		if _, ok := w.prior(); !ok || len(w.keys) == 0 {
+			continue
+		}
+		var names []string
+		for _, b := range w.batches {
+			names = append(names, b.headline)
+		}
+		day := dateOf(on.Day)
+		at := time.Date(day.Year(), day.Month(), day.Day(), 0, w.Begin, 0, 0, s.now().Location())
+		all = append(all, exchange.Date{UID: "day-" + day.Format(time.DateOnly) + "@mellisca", Title: "Canning", Text: strings.Join(names, "; "), At: at, For: time.Duration(w.kept.Finish-w.Begin) * time.Minute, Alarm: 0})
+	}
+	return all, nil
 }
 
 // sealDates are those of the loads on the tray.

@@ -138,6 +138,13 @@ func (s *server) registerDaySteps(api huma.API, op func(id, method, path, summar
 			if len(problems) > 0 {
 				return unprocessable(problems)
 			}
+			w, err := s.workOn(ctx, *d)
+			if err != nil {
+				return err
+			}
+			if !slices.Contains(w.keys, in.Body.Step) {
+				return huma.Error404NotFound("There is no such step on that day.")
+			}
 			d.Locks[in.Body.Step] = at
 			return nil
 		})
@@ -197,10 +204,19 @@ func (s *server) stepMinutes(ctx context.Context) (*stepMinutesOutput, error) {
 	return out, nil
 }
 
+// night is until when the day before is still today, where its canning went over midnight.
+const night = 4
+
 // parseDay reads a date; today by its name too.
-func (s *server) parseDay(date, where string) (fruit.Day, error) {
+func (s *server) parseDay(ctx context.Context, date, where string) (fruit.Day, error) {
 	if date == "today" {
-		return s.today(), nil
+		today := s.today()
+		if s.now().Hour() < night {
+			if days, err := s.store.Days(ctx, today-1, today); err == nil && len(days) == 1 && days[0].Day == today-1 {
+				return today - 1, nil
+			}
+		}
+		return today, nil
 	}
 	t, err := time.Parse(time.DateOnly, date)
 	if err != nil || t.Year() < 2000 || t.Year() > 2200 {
@@ -211,7 +227,7 @@ func (s *server) parseDay(date, where string) (fruit.Day, error) {
 
 // dayFor reads a day; where nothing is planned on it, it is one like the last that was.
 func (s *server) dayFor(ctx context.Context, date string) (d store.Day, there bool, err error) {
-	on, err := s.parseDay(date, "path.date")
+	on, err := s.parseDay(ctx, date, "path.date")
 	if err != nil {
 		return d, false, err
 	}
@@ -257,6 +273,9 @@ func (s *server) likeLast(ctx context.Context, on fruit.Day) (store.Day, error) 
 	d.Begin, d.Cooks, d.Burners, d.Pots = last.Begin, last.Cooks, last.Burners, last.Pots
 	return d, nil
 }
+
+// mostOnDay is how many batches a day can hold: more could not be planned at once.
+const mostOnDay = 10
 
 func onDay(d *store.Day, batch, part string) int {
 	return slices.IndexFunc(d.Batches, func(b store.DayBatch) bool { return b.Batch == batch && string(b.Part) == part })
@@ -324,7 +343,7 @@ func (s *server) addToDay(ctx context.Context, date, id string) (*dayOutput, err
 	if p.Status == batch.Refused {
 		return nil, unprocessable([]error{field("body.batch", "There is no tested time for this batch, so it is not put on a day.", id)})
 	}
-	on, err := s.parseDay(date, "path.date")
+	on, err := s.parseDay(ctx, date, "path.date")
 	if err != nil {
 		return nil, err
 	}
@@ -348,6 +367,9 @@ func (s *server) addToDay(ctx context.Context, date, id string) (*dayOutput, err
 	out, err := s.changeDay(ctx, date, func(d *store.Day) error {
 		if onDay(d, id, string(part)) >= 0 {
 			return unprocessable([]error{field("body.batch", "This batch is on the day already.", id)})
+		}
+		if len(d.Batches) >= mostOnDay {
+			return unprocessable([]error{field("body.batch", fmt.Sprintf("Accepted: up to %d batches on a day. Put this one on another.", mostOnDay), id)})
 		}
 		d.Batches = append(d.Batches, store.DayBatch{Batch: id, Part: part})
 		return nil
@@ -415,7 +437,7 @@ func (s *server) moveBatch(ctx context.Context, date, id, part, to string, load 
 	}
 	days := []store.Day{from}
 	if to != "" {
-		on, err := s.parseDay(to, "body.to")
+		on, err := s.parseDay(ctx, to, "body.to")
 		if err != nil {
 			return nil, err
 		}

@@ -16,7 +16,7 @@ type dayTest struct {
 }
 
 // newDay is a kitchen on the evening before its canning day.
-func newDay(t *testing.T) *dayTest {
+func newDay(t testing.TB) *dayTest {
 	t.Helper()
 	d := &dayTest{hobTest: newHob(t)}
 	now := time.UnixMilli(d.clock.Now().WallMs)
@@ -370,6 +370,82 @@ func TestStepMinutes(t *testing.T) {
 		d.ServeHTTP(w, r)
 		if w.Code != want && w.Code != 422 {
 			t.Error(path, w.Code, fmt.Sprint(w.Body))
+		}
+	}
+}
+
+// BenchmarkDay reads a day of ten loads, and plans it anew, over HTTP; beside the plan of one
+// of its batches.
+func BenchmarkDay(b *testing.B) {
+	d := newDay(b)
+	for range 5 {
+		d.add(d.save(twoLoads))
+	}
+	one := 0.0
+	for _, c := range []struct{ name, method, path, body string }{
+		{"batch", "POST", "/api/plan", twoLoads}, {"read", "GET", "/api/days/" + d.date, ""}, {"plan", "POST", "/api/days/" + d.date + "/order", ""},
+	} {
+		b.Run(c.name, func(b *testing.B) {
+			for range b.N {
+				r := httptest.NewRequest(c.method, "http://localhost"+c.path, strings.NewReader(c.body))
+				r.Header.Set("Content-Type", "application/json")
+				w := httptest.NewRecorder()
+				if d.ServeHTTP(w, r); w.Code != 200 {
+					b.Fatal(w.Code, w.Body)
+				}
+			}
+			took := float64(b.Elapsed().Nanoseconds()) / float64(b.N)
+			if c.name == "batch" {
+				one = took
+			} else if one > 0 {
+				b.ReportMetric(took/one, "×batch")
+			}
+		})
+	}
+}
+
+// TestTwoPeopleAndMidnight takes the same tap twice as one, and leaves a day that goes over
+// midnight where it is.
+func TestTwoPeopleAndMidnight(t *testing.T) {
+	d := newDay(t)
+	id := d.save(twoLoads)
+	d.set(`{"begin":"21:30","by":"","late":"","burners":4,"pots":2,"cooks":[{"name":"Ilse","from":"21:30","to":"24:00","breaks":[]}]}`)
+	b := d.add(id)
+	if b.Fits || !strings.Contains(b.Not, "Nobody is there after midnight") || !strings.Contains(b.Finish, "the day after") {
+		t.Fatalf("%v %q %q", b.Fits, b.Not, b.Finish)
+	}
+	if status, _, text := d.ask("POST", d.date+"/locks", `{"step":"nothing/at/all","at":"22:00"}`); status != 404 {
+		t.Error(status, text)
+	}
+	d.to(21*60 + 30)
+	first := b.Steps[0]
+	tell := func(kind string) dayStepBody {
+		t.Helper()
+		return d.step(d.must("POST", "/steps", `{"step":"`+first.Key+`","kind":"`+kind+`"}`), first.Key)
+	}
+	tell("begun")
+	d.to(21*60 + 40)
+	if st := tell("begun"); st.From != 21*60+30 {
+		t.Errorf("told twice, it began at %s", clock(st.From))
+	}
+	tell("done")
+	d.to(21*60 + 50)
+	if st := tell("done"); st.To != 21*60+40 || st.State != "done" {
+		t.Errorf("told twice, it was done at %s", clock(st.To))
+	}
+	d.to(24*60 + 40)
+	_, b, _ = d.ask("GET", "today", "")
+	if b.Date != d.date || b.State != "running" || b.Now != 24*60+40 || b.Main == nil {
+		t.Errorf("%s, %s at %d", b.Date, b.State, b.Now)
+	}
+	d.to(24*60 + 5*60)
+	if _, b, _ = d.ask("GET", "today", ""); b.Date == d.date || b.State != "empty" {
+		t.Errorf("in the morning it is still %s", b.Date)
+	}
+	for n := range 10 {
+		status, _, text := d.ask("POST", d.date+"/batches", `{"batch":"`+d.save(sevenQuarts)+`"}`)
+		if (n < 9) != (status == 200) || n == 9 && !strings.Contains(text, "up to 10") {
+			t.Fatal(n, status, text)
 		}
 	}
 }

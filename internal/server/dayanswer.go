@@ -39,6 +39,9 @@ func (s *server) answerDay(ctx context.Context, w *dayWork, there bool) (*dayOut
 	if err := a.place(); err != nil {
 		return nil, err
 	}
+	if a.State == "running" {
+		a.Now = now.minute // after midnight too
+	}
 	a.steps()
 	a.lanes()
 	a.lists()

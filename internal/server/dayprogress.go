@@ -35,7 +35,10 @@ func (s *server) progress(ctx context.Context, w *dayWork) (n dayNow, err error)
 	for _, l := range lines {
 		at := w.minuteOn(time.UnixMilli(l.WallMs).In(s.now().Location()))
 		if canner, ok := strings.CutPrefix(l.Step, "lit/"); ok {
-			if n.lit[canner] = at; l.Kind == "back" {
+			if _, lit := n.lit[canner]; !lit {
+				n.lit[canner] = at
+			}
+			if l.Kind == "back" {
 				delete(n.lit, canner)
 			}
 			continue
@@ -43,8 +46,14 @@ func (s *server) progress(ctx context.Context, w *dayWork) (n dayNow, err error)
 		g, begun := steps[l.Step]
 		switch l.Kind {
 		case "begun":
+			if begun {
+				continue // two people told it
+			}
 			g = day.Progress{Began: at}
 		case "done":
+			if g.Ended > 0 {
+				continue
+			}
 			if !begun {
 				g.Began = at
 			}

@@ -14,6 +14,9 @@ import (
 // clock says minutes from midnight as on a clock: "8:05"; of the day after, "0:20 the day
 // after".
 func clock(minute int) string {
+	if minute == 24*60 {
+		return "midnight"
+	}
 	text := fmt.Sprintf("%d:%02d", minute/60%24, minute%60)
 	if minute >= 24*60 {
 		text += " the day after"

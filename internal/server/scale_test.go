@@ -61,7 +61,7 @@ func BenchmarkSeasons(b *testing.B) {
 	many := filledServer(b, "seasons.sql", 0) // 20,000 lots and batches
 	const plan = `{"product":"peaches","pack":"hot","jar":"quart","amount":"20 lb","altitude":"3480 ft"}`
 	for _, c := range []struct{ name, method, path, body string }{
-		{"fruit", "GET", "/api/fruit", ""}, {"plan", "POST", "/api/plan", plan}, {"closings", "GET", "/api/closings", ""}, {"batches", "GET", "/api/batches", ""},
+		{"fruit", "GET", "/api/fruit", ""}, {"plan", "POST", "/api/plan", plan}, {"closings", "GET", "/api/closings", ""}, {"batches", "GET", "/api/batches", ""}, {"almanac", "GET", "/api/almanac", ""},
 	} {
 		took := map[string]float64{}
 		for _, h := range []struct {

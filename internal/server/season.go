@@ -109,7 +109,7 @@ func (s *server) registerSeason(api huma.API) {
 			Usual bool   `json:"usual,omitempty" required:"false" doc:"as in every week again"`
 		}
 	}) (*seasonPlanOutput, error) {
-		on, err := s.parseDay(in.Date, "path.date")
+		on, err := s.parseDay(ctx, in.Date, "path.date")
 		if err != nil {
 			return nil, err
 		}
@@ -421,7 +421,7 @@ func waitingFor(p batch.Plan, k batch.Kitchen, minutes day.Minutes, like store.D
 
 // planLot saves a batch of a lot and puts it on a day.
 func (s *server) planLot(ctx context.Context, id, date string, loads int, all bool) (*dayOutput, error) {
-	if on, err := s.parseDay(date, "body.date"); err != nil {
+	if on, err := s.parseDay(ctx, date, "body.date"); err != nil {
 		return nil, err
 	} else if on < s.today() {
 		return nil, unprocessable([]error{field("body.date", "Accepted: a day from today on.", date)})

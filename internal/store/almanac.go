@@ -76,3 +76,16 @@ const selectAllLifted = `SELECT id, batch, plan, about FROM canner_load WHERE pu
 func (s Stove) Lifted(ctx context.Context) ([]TrayLoad, error) {
 	return s.trayLoads(ctx, selectAllLifted)
 }
+
+// LotPrices gives what a kilogram of each lot cost, in cents, of those with a price.
+func (s *Store) LotPrices(ctx context.Context) (all map[string]float64, err error) {
+	all = map[string]float64{}
+	err = s.each(ctx, `SELECT id, price_cents * 1000000.0 / mass_mg FROM lot WHERE price_cents IS NOT NULL AND mass_mg > 0`, func(row *sql.Rows) error {
+		var id string
+		var cents float64
+		err := row.Scan(&id, &cents)
+		all[id] = cents
+		return err
+	})
+	return all, err
+}

@@ -104,6 +104,13 @@ const away = (b: DayBatch, to: string) => trying(() => move.mutateAsync({ batch:
         </form>
       </li>
     </ul>
+    <p v-if="day.batches.length" class="ready">
+      <RouterLink
+        :to="{ name: 'ready', query: { batches: day.batches.map((b) => b.batch).join(',') } }"
+        data-day-ready
+        >What to have ready for all of it</RouterLink
+      >
+    </p>
     <form class="put" @submit.prevent="put">
       <label class="grow"
         ><span class="heard">A saved batch</span>
@@ -150,6 +157,14 @@ li {
 }
 .words > * {
   display: block;
+}
+.ready {
+  margin: 0;
+}
+.ready a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 40px;
 }
 .stop {
   color: var(--color-stop);
