@@ -109,7 +109,7 @@ func TestSaucesAndBlends(t *testing.T) {
 func TestSchoolsInTheBrowser(t *testing.T) {
 	p := open(t, "/kitchen", desktopWide, desktopHigh)
 	p.do(chromedp.Click(chromedp.CSS(`[data-schools-link]`)))
-	p.until(`document.querySelectorAll('[data-question]').length === 14 && document.querySelector('[data-refused="oven"]').innerText.includes('strains the glass')`)
+	p.until(`document.querySelectorAll('[data-question]').length === 15 && document.querySelector('[data-refused="oven"]').innerText.includes('strains the glass')`)
 	p.accessible("schools")
 	p.do(chromedp.Click(chromedp.CSS(`[data-question="rest"] [data-school="10"]`)))
 	p.until(`document.querySelector('[role="status"]').innerText.includes('kept')`)

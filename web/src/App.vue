@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 import { RouterView } from 'vue-router'
-import KeyList from '@/parts/KeyList.vue'
 import ClockStrip from '@/parts/ClockStrip.vue'
 import StationBar from '@/parts/StationBar.vue'
 import { useLetters } from '@/parts/letters'
 import { useScheme } from '@/parts/scheme'
 
+const KeyList = defineAsyncComponent(() => import('@/parts/KeyList.vue'))
 const keysShown = ref(false)
 useScheme()
 useLetters(() => (keysShown.value = true))

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useMediaQuery } from '@vueuse/core'
 import { useKitchen } from '@/api/kitchen'
 import { stations } from '@/stations/stations'
-import StationMenu from './StationMenu.vue'
 
+const StationMenu = defineAsyncComponent(() => import('./StationMenu.vue'))
 defineEmits<{ keys: [] }>()
 const { data: kitchen } = useKitchen()
 const narrow = useMediaQuery('(max-width: 760px)')

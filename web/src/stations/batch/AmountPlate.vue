@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Plan } from '@/api/client'
 import CostLine from './CostLine.vue'
 import SharesLine from './SharesLine.vue'
-import SpreadDialog from './SpreadDialog.vue'
 import WhyKey from './WhyKey.vue'
 import type { Sentence } from './sentence'
 
 const props = defineProps<{ plan: Plan; sentence: Sentence; tint: string }>()
 const s = computed(() => props.sentence)
 const spreading = ref(false)
+const SpreadDialog = defineAsyncComponent(() => import('./SpreadDialog.vue'))
 </script>
 
 <template>

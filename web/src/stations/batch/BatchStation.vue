@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PrinterIcon, TrashIcon } from '@heroicons/vue/24/outline'
-import { computed, ref, toRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, toRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { useBatches } from '@/api/batches'
 import { Problem, type Plan } from '@/api/client'
@@ -13,7 +13,6 @@ import AmountPlate from './AmountPlate.vue'
 import AskPlate from './AskPlate.vue'
 import BatchCard from './BatchCard.vue'
 import CautionsPlate from './CautionsPlate.vue'
-import CloseDialog from './CloseDialog.vue'
 import LiquidPlate from './LiquidPlate.vue'
 import ListPlate from './ListPlate.vue'
 import LoadsPlate from './LoadsPlate.vue'
@@ -23,9 +22,12 @@ import RefusalPlate from './RefusalPlate.vue'
 import SavedList from './SavedList.vue'
 import SentencePlate from './SentencePlate.vue'
 import TimePlate from './TimePlate.vue'
-import VowsBeside from './VowsBeside.vue'
 import { useSaving } from './saving'
 import { useSentence } from './sentence'
+
+// What not every batch needs at once is loaded when it is.
+const CloseDialog = defineAsyncComponent(() => import('./CloseDialog.vue'))
+const VowsBeside = defineAsyncComponent(() => import('./VowsBeside.vue'))
 
 const route = useRoute()
 const router = useRouter()

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 import type { Plan, Schemas } from '@/api/client'
-import LiquidBench from './LiquidBench.vue'
 import WhyKey from './WhyKey.vue'
 import type { Sentence } from './sentence'
 
 defineProps<{ liquid: Schemas['PourBody']; plan: Plan; sentence: Sentence; tint: string }>()
 const bench = ref(false)
+const LiquidBench = defineAsyncComponent(() => import('./LiquidBench.vue'))
 </script>
 
 <template>
