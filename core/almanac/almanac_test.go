@@ -101,3 +101,61 @@ func TestShare(t *testing.T) {
 		t.Errorf("%+v", s)
 	}
 }
+
+// TestNothingIsLost adds up made-up seasons by every way: each jar is in one row of each.
+func TestNothingIsLost(t *testing.T) {
+	r := rand.New(rand.NewPCG(4, 4))
+	products, packs, pots := []string{"peaches", "pears", "plums"}, []string{"hot", "raw"}, []string{"kettle", "steamer", ""}
+	for range 50 {
+		var puts []Put
+		var looks []Look
+		jars, kg, unsealed := 0, 0.0, 0
+		some := func() Of {
+			return Of{2020 + r.IntN(6), products[r.IntN(3)], packs[r.IntN(2)], pots[r.IntN(3)]}
+		}
+		for range r.IntN(60) {
+			p := Put{some(), 1 + r.IntN(20), r.Float64() * 20, r.Float64() * 20, float64(r.IntN(3000) - 500)}
+			puts = append(puts, p)
+			jars += p.Jars
+			kg += p.Kg
+		}
+		for range r.IntN(60) {
+			l := Look{Of: some(), Looked: 1 + r.IntN(20)}
+			l.Unsealed = r.IntN(l.Looked + 1)
+			looks = append(looks, l)
+			unsealed += l.Unsealed
+		}
+		for _, by := range []By{ByProduct, ByPack, ByYear} {
+			sumJars, sumKg, sumUnsealed := 0, 0.0, 0
+			for i, row := range Table(puts, looks, by) {
+				sumJars += row.Jars
+				sumKg += row.weighedKg
+				sumUnsealed += row.Unsealed
+				if worst, best := row.Yields(); worst > best {
+					t.Errorf("%+v: %f to %f", row, worst, best)
+				}
+				if y, ok := row.LitresPerKg(); ok {
+					if worst, best := row.Yields(); y < worst-1e-9 || y > best+1e-9 {
+						t.Errorf("a yield of %f outside of %f to %f", y, worst, best)
+					}
+				}
+				if s := row.Lost(); s.Low < 0 || s.High > 1 || s.Low > s.High {
+					t.Errorf("row %d: %+v", i, s)
+				}
+			}
+			if sumJars != jars || math.Abs(sumKg-kg) > 1e-6 || sumUnsealed != unsealed {
+				t.Errorf("by %s: %d of %d jars, %f of %f kg, %d of %d unsealed", by, sumJars, jars, sumKg, kg, sumUnsealed, unsealed)
+			}
+		}
+		years := []int{2020, 2021, 2022, 2023, 2024, 2025}
+		sum := 0
+		for _, c := range YearByYear(puts, looks, years) {
+			for _, y := range c.Years {
+				sum += y.Jars
+			}
+		}
+		if sum != jars {
+			t.Errorf("year by year %d of %d jars", sum, jars)
+		}
+	}
+}

@@ -57,7 +57,7 @@ func valid(p Problem, pl Plan) error {
 		want, long, span := t.Hands, t.Minutes, Span{x.Start, x.Start + t.Minutes}
 		burner := t.Burner
 		if l := t.Load; l != nil {
-			if x.Gap < 0 || x.Gap > 10 {
+			if x.Gap < 0 || x.Gap > 10 && !fixed {
 				return fmt.Errorf("%s waits %d min, filled hot", t.Name, x.Gap)
 			}
 			if len(l.Canners) > 0 && !slices.Contains(l.Canners, x.Canner) || x.Canner < 0 || x.Canner >= len(p.Canners) {

@@ -16,8 +16,9 @@ type Progress struct {
 	Began int
 	Ended int // 0: not yet
 	// Of a load; 0: not yet.
-	In   int // its jars went into the canner
-	Left int // from now until it can be lifted, as the stove tells it, once it is In; 0: not known
+	In    int  // its jars went into the canner
+	Timed bool // the stove tells Left
+	Left  int  // from now until it can be lifted, once it is In; under 0: since when it could be
 }
 
 // Underway puts what has begun in place as it really is or is now to be: what takes longer
@@ -36,7 +37,7 @@ func Underway(p Problem, prior []Placed, begun []Progress, now int) Problem {
 		if t.Load != nil {
 			l := *t.Load
 			t.Load = &l
-			end = l.underway(g, now)
+			end, at.Gap = l.underway(g, prior[g.Task].Gap, now)
 		} else {
 			if end == 0 {
 				end = max(g.Began+t.Minutes, now)
@@ -95,19 +96,21 @@ func (t *Task) stretch(minutes int) {
 	t.Hands, t.Minutes = hands, minutes
 }
 
-// underway makes the parts of a load what they were, and gives when it is over.
-func (l *Load) underway(g Progress, now int) int {
+// underway makes the parts of a load what they were, and gives when it is over and how long it
+// waits between filled and in; gap is how long that was to be.
+func (l *Load) underway(g Progress, gap, now int) (end, waits int) {
 	in := g.In
 	if in == 0 {
-		in = max(g.Began+l.Fill, now)
+		in = max(g.Began+l.Fill+gap, now)
 	}
-	l.Fill = max(0, in-g.Began)
+	l.Fill = min(l.Fill, max(0, in-g.Began))
+	waits = max(0, in-g.Began-l.Fill)
 	out := in + l.In + l.Boil + l.Time + l.Rest
 	switch {
 	case g.Ended > 0:
 		out = g.Ended - l.Out
-	case g.In > 0 && g.Left > 0:
-		out = now + g.Left
+	case g.In > 0 && g.Timed:
+		out = now + max(g.Left, -l.Out) // it is being lifted, or nobody told that it was
 	default:
 		out = max(out, now)
 	}
@@ -117,7 +120,7 @@ func (l *Load) underway(g Progress, now int) int {
 	l.In = min(l.In, out-in)
 	l.Boil, l.Rest = 0, 0
 	l.Time = out - in - l.In
-	return out + l.Out
+	return out + l.Out, waits
 }
 
 // Follow puts the rest of a day behind what has begun, see Underway. As long as all that is

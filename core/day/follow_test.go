@@ -26,7 +26,7 @@ func happened(r *rand.Rand, p Problem, pl Plan, now int) (all []Progress) {
 		if l := t.Load; l != nil {
 			if in := x.in(l) + r.IntN(4); in <= now {
 				g.In = in
-				g.Left = max(1, x.End-l.Out-now+r.IntN(10))
+				g.Left, g.Timed = max(1, x.End-l.Out-now+r.IntN(10)), true
 			}
 			if g.Ended > 0 && (g.In == 0 || g.Ended < g.In+l.Out) {
 				g.Ended, over[x.Task] = 0, false
@@ -117,7 +117,7 @@ func TestOnTimeStays(t *testing.T) {
 		t.Errorf("on time, and it is done at %d, not %d (%v)", next.Finish, pl.Finish, stays)
 	}
 	g := slices.IndexFunc(begun, func(g Progress) bool { return g.Task == load })
-	begun[g].In, begun[g].Left = at.in(p.Tasks[load].Load), 100 // the boil was lost: 25 min more than planned
+	begun[g].In, begun[g].Left, begun[g].Timed = at.in(p.Tasks[load].Load), 100, true // the boil was lost: 25 min more than planned
 	now := begun[g].In + 5
 	q = Underway(p, pl.Placed, begun, now)
 	next, stays, ok = Follow(q, pl.Placed)
@@ -163,17 +163,19 @@ func TestStretchedSteps(t *testing.T) {
 		g         Progress
 		now, ends int
 	}{
-		{Progress{Began: 100}, 105, 100 + 14 + 3 + 25 + 35 + 5 + 4},     // being filled
-		{Progress{Began: 100}, 130, 130 + 3 + 25 + 35 + 5 + 4},          // for long
-		{Progress{Began: 100, In: 120}, 121, 120 + 3 + 25 + 35 + 5 + 4}, // in, nothing told since
-		{Progress{Began: 100, In: 120, Left: 12}, 180, 180 + 12 + 4},    // the stove knows
-		{Progress{Began: 100, In: 120, Ended: 190}, 200, 190},           // out
-		{Progress{Began: 100, In: 120, Ended: 121}, 200, 121},           // stopped short at once
-		{Progress{Began: 100, In: 120}, 400, 400 + 4},                   // forgotten
-		{Progress{Began: 100, In: 120, Ended: 122, Left: 50}, 200, 122}, // over is over
+		{Progress{Began: 100}, 105, 100 + 14 + 3 + 25 + 35 + 5 + 4},                  // being filled
+		{Progress{Began: 100}, 130, 130 + 3 + 25 + 35 + 5 + 4},                       // for long
+		{Progress{Began: 100, In: 120}, 121, 120 + 3 + 25 + 35 + 5 + 4},              // in, nothing told since
+		{Progress{Began: 100, In: 120, Left: 12, Timed: true}, 180, 180 + 12 + 4},    // the stove knows
+		{Progress{Began: 100, In: 120, Left: -2, Timed: true}, 180, 178 + 4},         // being lifted
+		{Progress{Began: 100, In: 120, Left: -50, Timed: true}, 180, 180},            // lifted, and nobody told
+		{Progress{Began: 100, In: 120, Ended: 190}, 200, 190},                        // out
+		{Progress{Began: 100, In: 120, Ended: 121}, 200, 121},                        // stopped short at once
+		{Progress{Began: 100, In: 120}, 400, 400 + 4},                                // forgotten
+		{Progress{Began: 100, In: 120, Ended: 122, Left: 50, Timed: true}, 200, 122}, // over is over
 	} {
 		l := Load{Fill: 14, In: 3, Boil: 25, Time: 35, Rest: 5, Out: 4}
-		if got := l.underway(c.g, c.now); got != c.ends || c.g.Began+l.Fill+l.whole() != got || l.Fill < 0 || l.Time < 0 || l.Out < 0 {
+		if got, waits := l.underway(c.g, 0, c.now); got != c.ends || c.g.Began+l.Fill+waits+l.whole() != got || l.Fill < 0 || l.Time < 0 || l.Out < 0 {
 			t.Errorf("%+v at %d: ends at %d, not %d; %+v", c.g, c.now, got, c.ends, l)
 		}
 	}

@@ -120,9 +120,17 @@ func (t Task) length(gap int) int {
 	return t.Minutes
 }
 
-// Check says what is wrong with a problem: what cannot be put on any day.
+// Check says what is wrong with a problem: what cannot be put on any day. What has begun is
+// as it is.
 func (p Problem) Check() error {
+	begun := map[int]bool{}
+	for _, f := range p.Fixed {
+		begun[f.Task] = true
+	}
 	for i, t := range p.Tasks {
+		if begun[i] {
+			continue
+		}
 		for _, a := range t.After {
 			if a < 0 || a >= i {
 				return fmt.Errorf("%s comes after something that stands behind it", t.Name)

@@ -51,7 +51,12 @@ func Reliefs(p Problem, pl Plan, e Effort) (all []Relief) {
 	more("a burner", func(q *Problem) { q.Burners++ })
 	more("a big pot", func(q *Problem) { q.Pots++ })
 	slices.SortStableFunc(all, func(a, b Relief) int { return cmp.Compare(b.Saves, a.Saves) })
-	return all
+	saves := map[string]int{}
+	for _, r := range all {
+		saves[r.What] = r.Saves
+	}
+	// A canner brings a burner with it: where the burner alone saves as much, that is it.
+	return slices.DeleteFunc(all, func(r Relief) bool { return r.What == "a canner" && saves["a burner"] >= r.Saves })
 }
 
 // Over lists the tasks of a plan that are not done by a time.

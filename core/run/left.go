@@ -25,7 +25,8 @@ func TimesOf(events []Event) (t Times) {
 
 // Left is how long it likely takes until the jars of a load may be lifted, in milliseconds,
 // for planning alone: no clock goes by it. toBoilMs is what is expected from jars in to the
-// boil. ok is false before the jars are in and once they are out.
+// boil; under 0: since when they may be. ok is false before the jars are in and once they are
+// out.
 func (l Load) Left(s State, now Stamp, toBoilMs int64) (ms int64, ok bool) {
 	rest := int64(l.RestMinutes) * minute
 	since := func() int64 {
@@ -49,6 +50,9 @@ func (l Load) Left(s State, now Stamp, toBoilMs int64) (ms int64, ok bool) {
 	case TimeUp:
 		return rest, true
 	case Resting:
+		if s.LeftMs == 0 {
+			return min(0, rest-since()), true
+		}
 		return s.LeftMs, true
 	}
 	return 0, false

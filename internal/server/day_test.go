@@ -449,3 +449,149 @@ func TestTwoPeopleAndMidnight(t *testing.T) {
 		}
 	}
 }
+
+// TestTwoLikeCanners runs the loads of one batch in two canners of the same size at once, and
+// fills the second one from the day.
+func TestTwoLikeCanners(t *testing.T) {
+	d := newDay(t)
+	pot := `{"name":%q,"kind":"boiling-water","across":"33 cm","depth":"30 cm","rack":"2 cm","weight":"2 kg"}`
+	for _, name := range []string{"the left kettle", "the right kettle"} {
+		if status, b := send(t, d, "POST", "/api/pots", fmt.Sprintf(pot, name)); status != 200 {
+			t.Fatal(b)
+		}
+	}
+	if status, b := send(t, d, "POST", "/api/pots", `{"name":"the steamer","kind":"steam","across":"33 cm","depth":"30 cm","rack":"2 cm","weight":"2 kg"}`); status != 200 {
+		t.Fatal(b)
+	}
+	d.set(`{"begin":"8","by":"","late":"","burners":4,"pots":2,"cooks":[{"name":"Ilse","from":"8:00","to":"20:00","breaks":[]},{"name":"Marlow","from":"8:00","to":"20:00","breaks":[]}]}`)
+	id := d.save(twoLoads)
+	b := d.add(id)
+	one, two := d.step(b, "load/1"), d.step(b, "load/2")
+	if one.Canner == two.Canner || two.From > one.To {
+		t.Fatalf("one after the other: %s %d to %d, %s from %d", one.Where, one.From, one.To, two.Where, two.From)
+	}
+	for _, l := range b.Lanes {
+		if strings.Contains(l.Name, "steamer") {
+			t.Error("a load for boiling water is in the steamer")
+		}
+	}
+	for n, st := range []dayStepBody{one, two} {
+		status, answer := send(t, d, "POST", "/api/stove/loads", fmt.Sprintf(`{"batch":%q,"load":%d,"canner":%q}`, id, n, st.Canner))
+		if status != 200 {
+			t.Fatal(answer)
+		}
+	}
+	on := map[string]bool{}
+	for _, l := range d.stove.Now().Loads {
+		on[aboutOf(l.About).CannerID] = true
+	}
+	if !on[one.Canner] || !on[two.Canner] {
+		t.Errorf("%v", on)
+	}
+	// A canner in which the loads are others is refused, and a steamer is none of water's.
+	if status, b := send(t, d, "POST", "/api/pots", `{"name":"the small pot","kind":"boiling-water","across":"25 cm","depth":"30 cm","rack":"2 cm","weight":"2 kg"}`); status != 200 {
+		t.Fatal(b)
+	}
+	pots, err := d.store.Pots(t.Context())
+	if err != nil {
+		t.Fatal(err)
+	}
+	other := d.save(twoLoads)
+	for _, p := range pots {
+		if p.Name != "the small pot" && p.Name != "the steamer" {
+			continue
+		}
+		status, answer := send(t, d, "POST", "/api/stove/loads", fmt.Sprintf(`{"batch":%q,"load":0,"canner":%q}`, other, p.ID))
+		if status != 422 || !strings.Contains(fmt.Sprint(answer), "Its loads are others in that canner") {
+			t.Error(p.Name, status, answer)
+		}
+	}
+}
+
+// TestDayThatIsNotTheOnePlanned answers for days whose kept plan is of no use: from a file that
+// somebody wrote, after a batch was made larger, or without its canner.
+func TestDayThatIsNotTheOnePlanned(t *testing.T) {
+	d := newDay(t)
+	id := d.save(twoLoads)
+	good := d.add(id)
+	on := good.Date
+	kept, _ := time.Parse(time.DateOnly, on)
+	read := func() string {
+		t.Helper()
+		day, err := d.store.Day(t.Context(), dayOf(kept))
+		if err != nil {
+			t.Fatal(err)
+		}
+		return day.Placed
+	}
+	was := read()
+	for name, placed := range map[string]string{
+		"empty":            `{}`,
+		"no steps":         `{"steps":[]}`,
+		"an unknown cook":  strings.ReplaceAll(was, `"Cooks":[0`, `"Cooks":[7`),
+		"a negative cook":  strings.ReplaceAll(was, `"Cooks":[0`, `"Cooks":[-3`),
+		"no cooks":         strings.ReplaceAll(was, `"Cooks":[0]`, `"Cooks":[]`),
+		"a strange canner": strings.ReplaceAll(was, `"Canner":0`, `"Canner":-9`),
+		"a far burner":     strings.ReplaceAll(was, `"Burner":0`, `"Burner":99`),
+		"a long wait":      strings.ReplaceAll(was, `"Gap":0`, `"Gap":600`),
+		"other tasks":      strings.ReplaceAll(was, `"Task":0`, `"Task":40`),
+	} {
+		day, err := d.store.Day(t.Context(), dayOf(kept))
+		if err != nil {
+			t.Fatal(err)
+		}
+		if day.Placed = placed; placed == was {
+			t.Errorf("%s: nothing is changed", name)
+		}
+		if err := d.store.KeepDays(t.Context(), day); err != nil {
+			t.Fatal(err)
+		}
+		status, b, text := d.ask("GET", d.date, "")
+		if status != 200 || len(b.Steps) != len(good.Steps) || b.Finish == "" {
+			t.Errorf("%s: %d %s", name, status, text)
+		}
+		for _, st := range b.Steps {
+			if len(st.Pieces) > 0 && st.Pieces[1].From-st.Pieces[0].To > 10 {
+				t.Errorf("%s: filled jars wait %d min", name, st.Pieces[1].From-st.Pieces[0].To)
+			}
+		}
+	}
+	d.must("POST", "/order", ``)
+	status, saved := send(t, d, "GET", "/api/batches/"+id, "")
+	if status != 200 {
+		t.Fatal(saved)
+	}
+	larger := strings.Replace(twoLoads, "14 jars", "21 jars", 1)
+	if status, b := send(t, d, "PUT", "/api/batches/"+id, fmt.Sprintf(`{"version":%v,"request":%s}`, saved["version"], larger)); status != 200 {
+		t.Fatal(b)
+	}
+	if b := d.must("GET", "", ""); d.step(b, "load/3").From == 0 || b.Batches[0].Loads != 3 {
+		t.Errorf("%+v", b.Batches)
+	}
+	if status, _ := send(t, d, "DELETE", "/api/batches/"+id, ""); status != 204 && status != 200 {
+		t.Fatal(status)
+	}
+	if b := d.must("GET", "", ""); len(b.Batches) != 0 || len(b.Steps) != 0 {
+		t.Errorf("%+v", b.Batches)
+	}
+}
+
+// FuzzClock reads what might be typed as a time of day: what is understood is one, and is read
+// again as it is shown.
+func FuzzClock(f *testing.F) {
+	for _, typed := range []string{"8", "8:30", "830", "14h05", "2 pm", "noon", "12 am", "24:00", "8.5", "１２:00", "-3", "99"} {
+		f.Add(typed)
+	}
+	f.Fuzz(func(t *testing.T, typed string) {
+		minute, ok := parseClock(typed)
+		if !ok {
+			return
+		}
+		if minute < 0 || minute > 24*60 {
+			t.Fatalf("%q is minute %d", typed, minute)
+		}
+		if again, ok := parseClock(plainClock(minute)); !ok || again != minute {
+			t.Fatalf("%q is %s, which is read as %d", typed, plainClock(minute), again)
+		}
+	})
+}

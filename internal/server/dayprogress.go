@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 	"fmt"
+	"math"
 	"slices"
 	"strings"
 	"time"
@@ -127,7 +128,7 @@ func (w *dayWork) loadProgress(l store.KeptLoad, now, seen run.Stamp, zone *time
 	}
 	state := l.Load.Fold(l.Events, now, seen)
 	if left, ok := l.Load.Left(state, now, int64(aboutOf(l.About).ToBoil*60_000)); ok {
-		g.Left = int((left + 59_999) / 60_000)
+		g.Left, g.Timed = int(math.Ceil(float64(left)/60_000)), true
 		if g.In == 0 {
 			g.In = g.Began
 		}

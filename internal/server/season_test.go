@@ -209,3 +209,20 @@ func TestAlmanac(t *testing.T) {
 		t.Error("a vow about peaches stands beside pears")
 	}
 }
+
+// TestCanningDaysInTheCalendar has one date for a planned day, from its first step to its last.
+func TestCanningDaysInTheCalendar(t *testing.T) {
+	d := newDay(t)
+	b := d.add(d.save(twoLoads))
+	w := httptest.NewRecorder()
+	d.ServeHTTP(w, httptest.NewRequest("GET", "http://localhost/api/files/calendar.ics", nil))
+	text := strings.ReplaceAll(w.Body.String(), "\r\n ", "")
+	if w.Code != 200 || strings.Count(text, "SUMMARY:Canning") != 1 || !strings.Contains(text, "UID:day-"+d.date+"@mellisca") || !strings.Contains(text, "peaches") {
+		t.Fatal(w.Code, text)
+	}
+	on, _ := time.ParseInLocation(time.DateOnly, d.date, time.Local)
+	begins := time.Date(on.Year(), on.Month(), on.Day(), 8, 0, 0, 0, time.Local).UTC().Format("20060102T150405Z")
+	if !strings.Contains(text, begins) || b.Finish == "" {
+		t.Errorf("it does not begin at %s:\n%s", begins, text)
+	}
+}
