@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useVowChanges, useVows } from '@/api/almanac'
+import { useVowChanges, useVows, type Vow } from '@/api/almanac'
 import { useCatalogue } from '@/api/plan'
 import { useProblems } from '@/parts/problems'
 
@@ -11,6 +11,16 @@ const { add, keep, remove } = useVowChanges()
 const { problems, trying } = useProblems()
 const product = ref('peaches')
 const words = ref('')
+const gone = ref<Vow>()
+async function forget(v: Vow) {
+  await remove.mutateAsync(v.id)
+  gone.value = v
+}
+async function back() {
+  const v = gone.value
+  gone.value = undefined
+  if (v) await add.mutateAsync({ product: v.product, words: v.words, batch: v.batch })
+}
 const swear = () =>
   trying(async () => {
     await add.mutateAsync({ product: product.value, words: words.value })
@@ -40,11 +50,14 @@ const swear = () =>
         >
           {{ v.kept ? 'Still to do' : 'Done so' }}
         </button>
-        <button type="button" class="key" :aria-label="`Forget: ${v.words}`" @click="remove.mutate(v.id)">
+        <button type="button" class="key" :aria-label="`Forget: ${v.words}`" @click="forget(v)">
           Forget
         </button>
       </li>
     </ul>
+    <p v-if="gone" role="status">
+      Forgotten: {{ gone.words }}. <button type="button" class="key" data-vow-back @click="back">Undo</button>
+    </p>
     <form v-if="catalogue" @submit.prevent="swear">
       <p v-for="(text, field) in problems" :key="field" class="problem" role="alert">{{ text }}</p>
       <label

@@ -162,6 +162,13 @@ function closed() {
       data-get-ready
       >Get ready</RouterLink
     >
+    <RouterLink
+      v-if="id && plan?.time"
+      :to="{ name: 'day', query: { batch: id } }"
+      class="key link"
+      data-on-a-day
+      >On a day</RouterLink
+    >
     <button
       v-if="id && plan?.time"
       type="button"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { RouterLink } from 'vue-router'
+import { computed, ref, watch } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
 import { useBatches } from '@/api/batches'
 import { useDayChanges, type Day, type DayBatch } from '@/api/day'
 import { tint } from '@/drawings/tints'
@@ -18,6 +18,15 @@ const others = computed(() =>
   (saved.value ?? []).filter((b) => b.minutes && b.jars && !props.day.batches.some((d) => d.batch === b.id)),
 )
 const picked = ref('')
+// A batch that was sent here from its own page is picked already.
+const sent = useRoute().query.batch
+watch(
+  others,
+  (all) => {
+    if (typeof sent === 'string' && !picked.value && all.some((b) => b.id === sent)) picked.value = sent
+  },
+  { immediate: true },
+)
 const put = () =>
   trying(async () => {
     if (picked.value) await add.mutateAsync(picked.value)
@@ -128,73 +137,4 @@ const away = (b: DayBatch, to: string) => trying(() => move.mutateAsync({ batch:
   </section>
 </template>
 
-<style scoped>
-ul {
-  margin: 0 0 8px;
-  padding: 0;
-  list-style: none;
-}
-li {
-  padding: 6px 0;
-  border-top: 1px solid var(--color-line);
-}
-.line {
-  display: flex;
-  gap: 10px;
-  align-items: flex-start;
-}
-.number {
-  flex: none;
-  width: 22px;
-  height: 42px;
-  border: 2px solid var(--color-rim);
-  border-radius: 6px;
-}
-.words {
-  flex: 1;
-  min-width: 0;
-  line-height: 1.3;
-}
-.words > * {
-  display: block;
-}
-.ready {
-  margin: 0;
-}
-.ready a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 40px;
-}
-.stop {
-  color: var(--color-stop);
-  font-weight: 600;
-}
-.move,
-.put {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: end;
-  padding: 8px 0 0;
-}
-.move label {
-  font-weight: 600;
-}
-.move .field {
-  display: block;
-  font-weight: 400;
-}
-.grow {
-  flex: 1;
-  min-width: 0;
-}
-.grow .field {
-  width: 100%;
-}
-a.key {
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
-}
-</style>
+<style scoped src="./batches.css"></style>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import type { Day } from '@/api/day'
 
 /** Which day it is, when it is done, and what stands in the way. */
 defineProps<{ day: Day; pending: boolean }>()
 defineEmits<{ order: []; leave: [left: Day['drops'][number]['left']] }>()
 const all = ref(false)
+const router = useRouter()
+const go = (date: string) => date && router.push({ name: 'day', params: { date } })
 </script>
 
 <template>
@@ -27,6 +29,15 @@ const all = ref(false)
         data-after
         >›</RouterLink
       >
+      <label class="other-day"
+        ><span class="heard">Another day</span
+        ><input
+          type="date"
+          class="field"
+          :value="day.date"
+          data-field="other-day"
+          @change="go(($event.target as HTMLInputElement).value)"
+      /></label>
     </div>
     <p v-if="day.finish" class="done" :class="{ not: !day.fits }" data-finish>
       <span>{{ day.state === 'over' ? 'Done at' : 'All done by' }}</span> <strong>{{ day.finish }}</strong>
@@ -95,6 +106,11 @@ h1 {
   font-size: 1.6rem;
   line-height: 1;
   text-decoration: none;
+}
+.other-day .field {
+  width: 52px;
+  padding: 0 12px;
+  color: transparent;
 }
 .done {
   margin: 0;

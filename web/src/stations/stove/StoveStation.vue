@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useStove } from '@/api/stove'
+import DayLine from './DayLine.vue'
 import HobPage from './HobPage.vue'
 import OntoHob from './OntoHob.vue'
 
@@ -8,6 +9,7 @@ const hob = useStove(false)
 
 <template>
   <HobPage :hob="hob" title="Stove">
+    <template #banner><DayLine /></template>
     <template #empty><OntoHob :hob="hob" /></template>
     <template #more><OntoHob :hob="hob" small /></template>
   </HobPage>
