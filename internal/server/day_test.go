@@ -346,6 +346,33 @@ func TestJuiceTakesTwoDays(t *testing.T) {
 			t.Errorf("it is heated at %d, and has stood for a day at %d", st.From, b.Steps[0].To)
 		}
 	}
+	// The juice is late by three hours: so are its jars, without a word.
+	juice := b.Steps[0]
+	d.to(juice.From)
+	d.must("POST", "/steps", `{"step":"`+juice.Key+`","kind":"begun"}`)
+	d.to(juice.To + 180)
+	d.must("POST", "/steps", `{"step":"`+juice.Key+`","kind":"done"}`)
+	_, next, _ = d.ask("GET", b.Next, "")
+	if !strings.Contains(next.Batches[0].Waits, "has settled by "+clock(juice.To+180)) {
+		t.Errorf("%+v", next.Batches[0])
+	}
+	for _, st := range next.Steps {
+		if st.Kind == "cook" && st.From < juice.To+180 {
+			t.Errorf("it is heated at %d, and has stood for a day at %d", st.From, juice.To+180)
+		}
+	}
+	// Nor do they go into jars on the day of the juice itself: that day says so. Both parts of
+	// a batch stand on it then.
+	d.ask("POST", b.Next+"/batches/"+id+"/move", `{"part":"jars","to":"`+d.date+`"}`)
+	_, same, _ := d.ask("GET", d.date, "")
+	if len(same.Batches) != 2 || !strings.Contains(same.Batches[1].Not, "put its jars a day later") {
+		t.Errorf("%+v", same.Batches)
+	}
+	for _, st := range same.Steps {
+		if st.Kind == "load" {
+			t.Error("juice of today is canned today")
+		}
+	}
 }
 
 // TestStepMinutes lets the cook overrule the table, and the plan goes by it.

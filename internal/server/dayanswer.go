@@ -47,9 +47,6 @@ func (s *server) answerDay(ctx context.Context, w *dayWork, there bool) (*dayOut
 	a.lists()
 	a.main()
 	a.frame()
-	if err := s.settling(ctx, a); err != nil {
-		return nil, err
-	}
 	return &dayOutput{a.dayBody}, nil
 }
 
@@ -172,43 +169,24 @@ func (a *dayAnswer) frame() {
 	a.From, a.To = from/60*60, (to+59)/60*60
 }
 
-// settling says of batches whose juice settles until when it stands.
-func (s *server) settling(ctx context.Context, a *dayAnswer) error {
-	for i := range a.Batches {
-		b := &a.Batches[i]
-		if b.Part != string(day.Jars) {
-			continue
-		}
-		made, ready, err := s.juiceReady(ctx, b.Batch, a.w.Day.Day)
-		if err != nil {
-			return err
-		}
-		if made > 0 {
-			b.Waits = fmt.Sprintf("Its juice is made on %s and has settled by %s.", dayText(made), clock(ready))
-			if ready > 24*60 {
-				b.Waits = fmt.Sprintf("Its juice is made on %s and has not settled for a day by the end of this one: put its jars a day later.", dayText(made))
-			}
-		} else {
-			b.Waits = "No day is planned for its juice yet."
-		}
-	}
-	return nil
-}
-
 // juiceReady finds the last day before one on which a batch's juice is made, and when on
-// that one it has settled, in minutes from its midnight.
+// that one it has settled, in minutes from its midnight; over 24 hours where that is not on
+// this day any more.
 func (s *server) juiceReady(ctx context.Context, batch string, on fruit.Day) (made fruit.Day, ready int, err error) {
-	days, err := s.store.DaysOf(ctx, batch, on-3)
+	days, err := s.store.DaysOf(ctx, batch, day.Juice, on-3)
 	if err != nil {
 		return 0, 0, s.storeProblem(err, "day")
 	}
-	for d, part := range days {
-		if part == day.Juice && d < on && d > made {
+	for _, d := range days {
+		if d < on || made == 0 { // where there is none before, it is made too late for these jars
 			made = d
 		}
 	}
 	if made == 0 {
 		return 0, 0, nil
+	}
+	if made >= on {
+		return made, 48 * 60, nil
 	}
 	d, err := s.store.Day(ctx, made)
 	if err != nil {
@@ -218,13 +196,21 @@ func (s *server) juiceReady(ctx context.Context, batch string, on fruit.Day) (ma
 	if err != nil {
 		return 0, 0, err
 	}
-	end := 24 * 60
-	if prior, ok := w.prior(); ok {
-		end = 0
-		for i, p := range prior {
-			for _, b := range w.batches {
-				if b.at == w.problem.Tasks[i].Batch && b.Batch == batch && b.Part == day.Juice {
-					end = max(end, p.End)
+	now, err := s.progress(ctx, w)
+	if err != nil {
+		return 0, 0, err
+	}
+	prior, planned := w.prior()
+	end := 0
+	for i, p := range prior {
+		if b, _ := w.batchOf(i); b.Batch == batch && b.Part == day.Juice {
+			if !planned {
+				p.End = 24 * 60
+			}
+			end = max(end, p.End)
+			for _, g := range now.begun {
+				if g.Task == i && g.Ended > 0 {
+					end = g.Ended // as it really was
 				}
 			}
 		}

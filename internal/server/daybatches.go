@@ -11,7 +11,6 @@ import (
 
 	"mellisca/core/batch"
 	"mellisca/core/day"
-	"mellisca/core/fruit"
 	"mellisca/internal/store"
 )
 
@@ -83,52 +82,48 @@ func (s *server) addToDay(ctx context.Context, date, id string) (*dayOutput, err
 	if err != nil {
 		return nil, err
 	}
+	d, _, err := s.dayFor(ctx, date)
+	if err != nil {
+		return nil, err
+	}
 	part := day.Whole
 	if batch.Settles(p.Query.Product) {
 		part = day.Juice
+	}
+	switch {
+	case onDay(&d, id, string(part)) >= 0:
+		return nil, unprocessable([]error{field("body.batch", "This batch is on the day already.", id)})
+	case len(d.Batches) >= mostOnDay:
+		return nil, unprocessable([]error{field("body.batch", fmt.Sprintf("Accepted: up to %d batches on a day. Put this one on another.", mostOnDay), id)})
+	}
+	d.Batches = append(d.Batches, store.DayBatch{Batch: id, Part: part})
+	w, err := s.planned(ctx, &d)
+	if err != nil {
+		return nil, err
+	}
+	days := []store.Day{d}
+	if part == day.Juice {
 		next, _, err := s.dayFor(ctx, dateOf(on+1).Format(time.DateOnly))
 		if err != nil {
 			return nil, err
 		}
 		if onDay(&next, id, string(day.Jars)) < 0 {
 			next.Batches = append(next.Batches, store.DayBatch{Batch: id, Part: day.Jars})
-			if _, err := s.planned(ctx, &next); err != nil {
-				return nil, err
-			}
-			if err := s.store.KeepDays(ctx, next); err != nil {
-				return nil, s.storeProblem(err, "day")
-			}
+			days = append(days, next)
 		}
 	}
-	out, err := s.changeDay(ctx, date, func(d *store.Day) error {
-		if onDay(d, id, string(part)) >= 0 {
-			return unprocessable([]error{field("body.batch", "This batch is on the day already.", id)})
-		}
-		if len(d.Batches) >= mostOnDay {
-			return unprocessable([]error{field("body.batch", fmt.Sprintf("Accepted: up to %d batches on a day. Put this one on another.", mostOnDay), id)})
-		}
-		d.Batches = append(d.Batches, store.DayBatch{Batch: id, Part: part})
-		return nil
-	})
-	if err != nil || part != day.Juice {
-		return out, err
+	if err := s.store.KeepDays(ctx, days...); err != nil {
+		return nil, s.storeProblem(err, "day")
 	}
-	return out, s.jarsAfterJuice(ctx, id, on+1)
-}
-
-// jarsAfterJuice lets the jars of juice begin no sooner than it has settled.
-func (s *server) jarsAfterJuice(ctx context.Context, id string, on fruit.Day) error {
-	_, ready, err := s.juiceReady(ctx, id, on)
-	if err != nil {
-		return err
-	}
-	_, err = s.changeDay(ctx, dateOf(on).Format(time.DateOnly), func(d *store.Day) error {
-		if i := onDay(d, id, string(day.Jars)); i >= 0 {
-			d.Batches[i].From = min(max(0, ready), 24*60)
+	for _, next := range days[1:] { // its jars are planned once the day of its juice is there
+		if _, err := s.planned(ctx, &next); err != nil {
+			return nil, err
 		}
-		return nil
-	})
-	return err
+		if err := s.store.KeepDays(ctx, next); err != nil {
+			return nil, s.storeProblem(err, "day")
+		}
+	}
+	return s.answerDay(ctx, w, true)
 }
 
 // moveBatch puts a batch, or its loads from one on, on another day.

@@ -126,6 +126,11 @@ func (a *dayAnswer) lists() {
 				body.Which = fmt.Sprintf("load %d of %d", last, len(b.plan.Loads))
 			}
 		}
+		if b.Part == day.Jars && b.not == "" {
+			if body.Waits = "No day is planned for its juice yet."; b.made > 0 {
+				body.Waits = fmt.Sprintf("Its juice is made on %s and has settled by %s.", dayText(b.made), clock(max(0, b.ready)))
+			}
+		}
 		if b.From > 0 {
 			body.From = clock(b.From)
 		}

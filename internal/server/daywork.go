@@ -4,11 +4,13 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"slices"
 	"time"
 
 	"mellisca/core/batch"
 	"mellisca/core/day"
+	"mellisca/core/fruit"
 	"mellisca/core/guide"
 	"mellisca/internal/store"
 )
@@ -48,8 +50,10 @@ type workBatch struct {
 	headline string
 	request  batch.Request
 	plan     batch.Plan
-	not      string // why there is nothing to plan of it; empty where there is
-	at       int    // its number in the problem; -1: not there
+	not      string    // why there is nothing to plan of it; empty where there is
+	at       int       // its number in the problem; -1: not there
+	made     fruit.Day // of jars: the day its juice is made; 0: none is planned
+	ready    int       // and when it has settled, in minutes of this day
 }
 
 // name tells a batch on a day from the other part of it.
@@ -108,6 +112,17 @@ func (s *server) workOn(ctx context.Context, d store.Day) (*dayWork, error) {
 		default:
 			m := wb.plan.Making(k, minutes)
 			m.Name, m.Part, m.From = wb.headline, b.Part, b.From
+			if b.Part == day.Jars {
+				made, ready, err := s.juiceReady(ctx, b.Batch, d.Day)
+				if err != nil {
+					return nil, err
+				}
+				if wb.made, wb.ready = made, ready; made > 0 && ready > 24*60 {
+					wb.not = fmt.Sprintf("Its juice is made on %s and has not stood for a day by the end of this one: put its jars a day later.", dayText(made))
+					break
+				}
+				m.From = max(m.From, ready)
+			}
 			m = m.Loads(b.First, b.Last)
 			m.Canners = w.cannersFor(wb.plan, saved.Request, k)
 			if m.Cold == 0 && wb.plan.Query.Method == guide.Steam {
@@ -254,7 +269,7 @@ func (w *dayWork) prior() (all []day.Placed, ok bool) {
 			all[i].Task = i
 			all[i].Canner = w.cannerNow(all[i].Canner)
 		}
-		if n < 0 || !w.fits(all[i]) {
+		if n < 0 || !w.fits(all[i]) || all[i].Start < w.problem.Tasks[i].From {
 			all[i], ok = day.Placed{Task: i, Canner: -1, Burner: -1, Pot: -1}, false
 			if t := w.problem.Tasks[i]; t.Load != nil {
 				all[i].Canner = t.Load.Canners[0]

@@ -110,16 +110,14 @@ func (s *Store) Days(ctx context.Context, from, to fruit.Day) (all []DayOn, err 
 	return all, err
 }
 
-// DaysOf gives the days from one on that a batch is on, with its part.
-func (s *Store) DaysOf(ctx context.Context, batch string, from fruit.Day) (all map[fruit.Day]day.Part, err error) {
-	all = map[fruit.Day]day.Part{}
-	err = s.each(ctx, `SELECT day, part FROM day_batch WHERE batch = ? AND day >= ?`, func(row *sql.Rows) error {
+// DaysOf gives the days from one on that a part of a batch is on, in order.
+func (s *Store) DaysOf(ctx context.Context, batch string, part day.Part, from fruit.Day) (all []fruit.Day, err error) {
+	err = s.each(ctx, `SELECT day FROM day_batch WHERE batch = ? AND part = ? AND day >= ? ORDER BY day`, func(row *sql.Rows) error {
 		var d fruit.Day
-		var part day.Part
-		err := row.Scan(&d, &part)
-		all[d] = part
+		err := row.Scan(&d)
+		all = append(all, d)
 		return err
-	}, batch, from)
+	}, batch, string(part), from)
 	return all, err
 }
 

@@ -62,9 +62,10 @@ func TestDayRoundTrip(t *testing.T) {
 	if err != nil || !reflect.DeepEqual(days, []DayOn{{20_000, 2}, {20_001, 1}}) {
 		t.Error(days, err)
 	}
-	of, err := s.DaysOf(ctx, one, 20_000)
-	if err != nil || !reflect.DeepEqual(of, map[fruit.Day]day.Part{20_000: day.Juice, 20_001: day.Jars}) {
-		t.Error(of, err)
+	for part, want := range map[day.Part][]fruit.Day{day.Juice: {20_000}, day.Jars: {20_001}, day.Whole: nil} {
+		if of, err := s.DaysOf(ctx, one, part, 20_000); err != nil || !reflect.DeepEqual(of, want) {
+			t.Error(part, of, err)
+		}
 	}
 	for n, l := range []DayLine{{Step: "a", Kind: "begun", WallMs: 5}, {Step: "a", Kind: "done", WallMs: 3}, {Step: "b", Kind: "begun", WallMs: 9}} {
 		if err := s.TellDay(ctx, 20_000, l); err != nil {
