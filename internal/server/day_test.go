@@ -431,6 +431,61 @@ func BenchmarkDay(b *testing.B) {
 	}
 }
 
+// TestTheDayTellsItsMinutes closes a batch with what was told of its steps, and plans the next
+// one by that.
+func TestTheDayTellsItsMinutes(t *testing.T) {
+	d := newDay(t)
+	id := d.save(sevenQuarts)
+	plan := d.add(id)
+	ran := func() ranBody {
+		t.Helper()
+		var b ranBody
+		if status, text := askInto(d.t.(*testing.T), d.hobTest, "GET", "/api/batches/"+id+"/ran", "", &b); status != 200 {
+			t.Fatal(text)
+		}
+		return b
+	}
+	at := 8 * 60
+	for _, s := range []struct {
+		key     string
+		minutes int
+	}{{"dip/1", 20}, {"fruit/1", 50}, {"cook/1", 15}} {
+		if b := ran(); b.PrepareMinutes != 0 && s.key != "cook/1" {
+			t.Errorf("half of it is told, and it took %d min", b.PrepareMinutes)
+		}
+		step := d.step(plan, s.key)
+		d.to(at)
+		d.must("POST", "/steps", `{"step":"`+step.Key+`","kind":"begun"}`)
+		at += s.minutes
+		d.to(at)
+		d.must("POST", "/steps", `{"step":"`+step.Key+`","kind":"done"}`)
+	}
+	if status, b := send(t, d, "POST", "/api/stove/loads", `{"batch":"`+id+`"}`); status != 200 {
+		t.Fatal(b)
+	}
+	d.clock.Forward(21 * time.Minute)
+	d.told("checked", "jars-in")
+	b := ran()
+	if b.PrepareMinutes != 70 || b.CookMinutes != 15 || b.FillMinutes != 21 {
+		t.Fatalf("%+v", b)
+	}
+	closing := fmt.Sprintf(`{"jars":[{"jar":"quart","count":7}],"fruit":"17.5 lb","prepareMinutes":%d,"cookMinutes":%d,"fillMinutes":%d,"nextTime":"rest them longer"}`, b.PrepareMinutes, b.CookMinutes, b.FillMinutes)
+	if status, text := askInto(t, d.hobTest, "POST", "/api/batches/"+id+"/close", closing, nil); status != 200 {
+		t.Fatal(text)
+	}
+	_, next, _ := d.ask("POST", plan.Next+"/batches", `{"batch":"`+d.save(sevenQuarts)+`"}`)
+	if l := d.step(next, "load/1"); l.Pieces[0].To-l.Pieces[0].From != 21 {
+		t.Errorf("seven jars took 21 min to fill, and the next are planned with %d", l.Pieces[0].To-l.Pieces[0].From)
+	}
+	if c := d.step(next, "cook/1"); c.To-c.From != 15 {
+		t.Errorf("it is cooked for %d min", c.To-c.From)
+	}
+	var vows []vowBody
+	if askInto(t, d.hobTest, "GET", "/api/vows?product=peaches", "", &vows); len(vows) != 1 || vows[0].Words != "rest them longer" || vows[0].Batch != id {
+		t.Errorf("%+v", vows)
+	}
+}
+
 // TestTwoPeopleAndMidnight takes the same tap twice as one, and leaves a day that goes over
 // midnight where it is.
 func TestTwoPeopleAndMidnight(t *testing.T) {

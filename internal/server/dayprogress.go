@@ -141,3 +141,63 @@ func (w *dayWork) loadProgress(l store.KeptLoad, now, seen run.Stamp, zone *time
 	}
 	return g
 }
+
+// rememberedDays is how long ago a day may be for its steps to be those of a batch that is
+// closed now.
+const rememberedDays = 10
+
+// timedByDay is how long a batch's fruit took to get ready and to cook, as it was told on its
+// days; 0 where a step of it was not told from its beginning to its end.
+func (s *server) timedByDay(ctx context.Context, id string) (prepare, cook int, err error) {
+	whole := map[day.Step]bool{day.Fruit: true, day.Heat: true}
+	sum := map[day.Step]int{}
+	for _, part := range []day.Part{day.Whole, day.Juice, day.Jars} {
+		days, err := s.store.DaysOf(ctx, id, part, s.today()-rememberedDays)
+		if err != nil {
+			return 0, 0, s.storeProblem(err, "day")
+		}
+		for _, on := range days {
+			d, err := s.store.Day(ctx, on)
+			if err != nil {
+				return 0, 0, s.storeProblem(err, "day")
+			}
+			w, err := s.workOn(ctx, d)
+			if err != nil {
+				return 0, 0, err
+			}
+			now, err := s.progress(ctx, w)
+			if err != nil {
+				return 0, 0, err
+			}
+			took := map[int]int{}
+			for _, g := range now.begun {
+				if g.Ended > g.Began {
+					took[g.Task] = g.Ended - g.Began
+				}
+			}
+			for i, t := range w.problem.Tasks {
+				kind := t.Step
+				switch kind {
+				case day.Dip, day.Press:
+					kind = day.Fruit
+				case day.Fruit, day.Heat:
+				default:
+					continue
+				}
+				if b, _ := w.batchOf(i); b.Batch != id {
+					continue
+				}
+				if whole[kind] = whole[kind] && took[i] > 0; whole[kind] {
+					sum[kind] += took[i]
+				}
+			}
+		}
+	}
+	if whole[day.Fruit] {
+		prepare = sum[day.Fruit]
+	}
+	if whole[day.Heat] {
+		cook = sum[day.Heat]
+	}
+	return prepare, cook, nil
+}

@@ -82,7 +82,9 @@ func (s *server) registerStove(api huma.API) {
 		if err != nil {
 			return nil, s.storeProblem(err, "loads")
 		}
-		return &struct{ Body ranBody }{ranAnswer(loads)}, nil
+		b := ranAnswer(loads)
+		b.PrepareMinutes, b.CookMinutes, err = s.timedByDay(ctx, in.ID)
+		return &struct{ Body ranBody }{b}, err
 	})
 	s.registerDevices(api)
 }

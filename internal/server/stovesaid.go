@@ -103,10 +103,14 @@ type ranBody struct {
 	Loads       int    `json:"loads"`
 	BoilMinutes int    `json:"boilMinutes" doc:"of its first load, from jars in to the boil; 0: not known"`
 	Text        string `json:"text" doc:"what became of its jars; empty where none was on the hob"`
+	// What was told of its steps on the day that it was planned for; 0: not known.
+	PrepareMinutes int `json:"prepareMinutes"`
+	CookMinutes    int `json:"cookMinutes"`
+	FillMinutes    int `json:"fillMinutes" doc:"from the load opened to its jars in, of all loads"`
 }
 
 func ranAnswer(loads []store.KeptLoad) ranBody {
-	b := ranBody{Loads: len(loads)}
+	b := ranBody{Loads: len(loads), FillMinutes: fillMinutes(loads)}
 	short, broken := 0, 0
 	for _, l := range loads {
 		if ms, ok := run.ToBoil(l.Events); ok && b.BoilMinutes == 0 {
@@ -136,4 +140,22 @@ func ranAnswer(loads []store.KeptLoad) ranBody {
 		b.Text += "."
 	}
 	return b
+}
+
+// mostFill is up to how many minutes a jar the filling of a load is believed to have taken:
+// a load that was opened and left alone tells nothing.
+const mostFill = 8
+
+// fillMinutes is how long the loads of a batch took to fill, all of them; 0 where that is not
+// known of one.
+func fillMinutes(loads []store.KeptLoad) (minutes int) {
+	for _, l := range loads {
+		in := run.TimesOf(l.Events).JarsIn
+		took := int((in - l.Opened + 30_000) / 60_000)
+		if in == 0 || took < 1 || took > mostFill*l.Load.Jars {
+			return 0
+		}
+		minutes += took
+	}
+	return minutes
 }

@@ -3780,7 +3780,16 @@ export interface components {
              */
             boilMinutes: number;
             /** Format: int64 */
+            cookMinutes: number;
+            /**
+             * Format: int64
+             * @description from the load opened to its jars in, of all loads
+             */
+            fillMinutes: number;
+            /** Format: int64 */
             loads: number;
+            /** Format: int64 */
+            prepareMinutes: number;
             /** @description what became of its jars; empty where none was on the hob */
             text: string;
         };

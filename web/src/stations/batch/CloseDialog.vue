@@ -30,10 +30,12 @@ const counts = reactive<Record<string, string>>(
 )
 const fields = reactive({ fruit: props.plan.fruit?.text ?? '', liquid: '', left: '', note: '', nextTime: '' })
 const steps = reactive({ prepareMinutes: '', cookMinutes: '', fillMinutes: '', boilMinutes: '' })
-/** What the stove timed is there to be changed. */
+/** What the stove and the day timed is there to be changed. */
 const { data: ran } = useRan(props.id)
 watch(ran, (r) => {
-  if (r?.boilMinutes && !steps.boilMinutes) steps.boilMinutes = String(r.boilMinutes)
+  if (!r) return
+  for (const step of ['prepareMinutes', 'cookMinutes', 'fillMinutes', 'boilMinutes'] as const)
+    if (r[step] && !steps[step]) steps[step] = String(r[step])
 })
 const stepNames = {
   prepareMinutes: 'Getting the fruit ready',
