@@ -76,7 +76,7 @@ const most = computed(() => Math.max(0.1, ...rows.value.flatMap((r) => r.losses.
               </div>
             </li>
           </ul>
-          <p class="hint">{{ almanac.explain }}</p>
+          <p v-if="rows.length" class="hint">{{ almanac.explain }}</p>
         </section>
         <section v-if="almanac.years.length" class="plate" aria-label="Year beside year" data-beside>
           <h2>Year beside year</h2>

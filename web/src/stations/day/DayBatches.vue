@@ -120,7 +120,7 @@ const away = (b: DayBatch, to: string) => trying(() => move.mutateAsync({ batch:
         >What to have ready for all of it</RouterLink
       >
     </p>
-    <form class="put" @submit.prevent="put">
+    <form v-if="others.length" class="put" @submit.prevent="put">
       <label class="grow"
         ><span class="heard">A saved batch</span>
         <select v-model="picked" class="field" data-field="add-batch">
@@ -130,9 +130,13 @@ const away = (b: DayBatch, to: string) => trying(() => move.mutateAsync({ batch:
       >
       <button type="submit" class="key" :disabled="!picked" data-add-batch>Put it on</button>
     </form>
-    <p v-if="!others.length" class="hint">
-      Every saved batch that has a time is on the day.
-      <RouterLink :to="{ name: 'batch' }">Plan another in Batch</RouterLink>, and save it.
+    <p v-else class="hint" data-none>
+      {{
+        day.batches.length
+          ? 'Every saved batch that has a time is on the day.'
+          : 'No saved batch has a time and jars yet.'
+      }}
+      <RouterLink :to="{ name: 'batch' }">Plan one in Batch</RouterLink>, and save it.
     </p>
   </section>
 </template>

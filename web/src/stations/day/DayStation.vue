@@ -127,12 +127,12 @@ const print = () => window.print()
             />
           </ol>
         </section>
-        <div class="stack">
+        <div class="stack" :class="{ alone: !day.steps.length }">
           <DayBatches :day="day" />
           <WhoForm :day="day" />
         </div>
       </div>
-      <div class="foot">
+      <div v-if="day.steps.length || day.main" class="foot">
         <a v-if="day.steps.length" class="key ics" :href="`/api/days/${day.date}/day.ics`" download data-ics
           >For a calendar</a
         >
