@@ -143,7 +143,7 @@ func Follow(p Problem, prior []Placed) (pl Plan, stays, ok bool) {
 		return cmp.Or(cmp.Compare(prior[a].Start, prior[b].Start), cmp.Compare(a, b))
 	})
 	pl, ok = s.look(w)
-	if !ok && len(p.Fixed) > 0 { // what was locked does not hold any more
+	if !ok && slices.ContainsFunc(p.Tasks, func(t Task) bool { return t.Locked }) { // what was locked does not hold any more
 		free := p
 		free.Tasks = slices.Clone(p.Tasks)
 		for i := range free.Tasks {

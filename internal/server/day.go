@@ -4,7 +4,6 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
-	"fmt"
 	"slices"
 	"time"
 
@@ -183,7 +182,7 @@ func (s *server) planned(ctx context.Context, d *store.Day) (*dayWork, error) {
 	}
 	kept, ok := w.plan(p)
 	if !ok {
-		return nil, unprocessable([]error{field("body", "This day cannot be planned: "+fmt.Sprint(w.problem.Check())+".", nil)})
+		return nil, unprocessable([]error{field("body", cannot(p), nil)})
 	}
 	raw, err := json.Marshal(kept)
 	if err != nil {

@@ -17,7 +17,7 @@ func (s *server) answerDay(ctx context.Context, w *dayWork, there bool) (*dayOut
 	if err != nil {
 		return nil, err
 	}
-	a := &dayAnswer{w: w, now: now, dayBody: dayBody{
+	a := &dayAnswer{w: w, now: now, memo: &s.compared, dayBody: dayBody{
 		Date: dateOf(w.Day.Day).Format(time.DateOnly), Title: dayText(w.Day.Day), Fields: fieldsOf(w.Day), State: "empty", Now: -1, ByMinute: w.By, Fits: true,
 		Next: dateOf(w.Day.Day + 1).Format(time.DateOnly), Before: dateOf(w.Day.Day - 1).Format(time.DateOnly),
 		Batches: []dayBatchBody{}, Lanes: []dayLaneBody{}, Steps: []dayStepBody{}, Drops: []dropBody{}, Holds: []string{}, Unheld: []string{}, Planned: []dayOnBody{},
@@ -36,9 +36,7 @@ func (s *server) answerDay(ctx context.Context, w *dayWork, there bool) (*dayOut
 		a.frame()
 		return &dayOutput{a.dayBody}, nil
 	}
-	if err := a.place(); err != nil {
-		return nil, err
-	}
+	a.place()
 	if a.State == "running" {
 		a.Now = now.minute // after midnight too
 	}
@@ -59,17 +57,19 @@ type dayAnswer struct {
 	placed []day.Placed // as it is now to be
 	real   day.Problem  // with what really happened
 	over   bool
+	memo   *comparing
 	beyond bool // somebody has to stay longer than they are there
 }
 
 // place works out where everything is now.
-func (a *dayAnswer) place() error {
+func (a *dayAnswer) place() {
 	w := a.w
 	prior, ok := w.prior()
 	if !ok { // what it was planned from has changed since, as a batch that was made larger
 		kept, can := w.plan(w.problem)
 		if !can {
-			return unprocessable([]error{field("body", "This day cannot be planned: "+fmt.Sprint(w.problem.Check()), nil)})
+			a.State, a.Fits, a.Not = "ahead", false, cannot(w.problem)
+			return
 		}
 		w.kept = kept
 		prior, _ = w.prior()
@@ -78,12 +78,12 @@ func (a *dayAnswer) place() error {
 	a.Fits = w.kept.Fits
 	a.State = "ahead"
 	if len(w.keys) == 0 {
-		return nil
+		return
 	}
 	a.over = a.now.minute > 24*60 && a.allOver()
 	begun := len(a.now.begun) > 0 || len(a.now.lit) > 0
 	if a.now.minute < w.Begin && !begun {
-		return nil
+		return
 	}
 	a.State = "running"
 	if a.over || a.now.minute > 30*60 {
@@ -93,9 +93,9 @@ func (a *dayAnswer) place() error {
 		for _, f := range a.real.Fixed {
 			a.placed[f.Task] = f
 		}
-		return nil
+		return
 	}
-	return a.follow()
+	a.follow()
 }
 
 // allOver says whether everything that has begun is over and every load has run.
@@ -115,7 +115,7 @@ func (a *dayAnswer) allOver() bool {
 }
 
 // follow shifts what is ahead by what has happened.
-func (a *dayAnswer) follow() error {
+func (a *dayAnswer) follow() {
 	w := a.w
 	a.real = a.underway()
 	pl, stays, ok := day.Follow(a.real, a.prior)
@@ -124,7 +124,8 @@ func (a *dayAnswer) follow() error {
 		a.beyond, a.Fits = true, false
 		a.real = staying(a.real)
 		if pl, stays, ok = day.Follow(a.real, a.prior); !ok {
-			return unprocessable([]error{field("body", "What is left of this day cannot be planned.", nil)})
+			a.Not, a.placed = cannot(a.real), nil
+			return
 		}
 	}
 	a.placed = pl.Placed
@@ -133,19 +134,26 @@ func (a *dayAnswer) follow() error {
 	for _, i := range pl.Unheld {
 		w.kept.Unheld = append(w.kept.Unheld, w.keys[i])
 	}
-	if !stays {
-		if other, ok := day.Make(a.real, day.Effort{Seed: 1, Tries: 250}); ok && (pl.Finish-other.Finish >= day.Worth || other.Tardy < pl.Tardy) {
-			a.Better = fmt.Sprintf("In another order the rest would be done by %s, %s sooner.", clock(other.Finish), minutesText(pl.Finish-other.Finish))
-			if other.Finish >= pl.Finish {
-				a.Better = "In another order less of it would be late."
+	if stays && a.Fits {
+		w.kept.Drops = nil
+		return
+	}
+	known := a.memo.of(w.Day.Day, a.real, a.prior, func() (m compared) {
+		if !stays {
+			if other, ok := day.Make(a.real, day.Effort{Seed: 1, Tries: 250}); ok && (pl.Finish-other.Finish >= day.Worth || other.Tardy < pl.Tardy) {
+				m.better = fmt.Sprintf("In another order the rest would be done by %s, %s sooner.", clock(other.Finish), minutesText(pl.Finish-other.Finish))
+				if other.Finish >= pl.Finish {
+					m.better = "In another order less of it would be late."
+				}
 			}
 		}
-		w.kept.Reliefs = day.Reliefs(a.real, pl, compareEffort)
-	}
-	if w.kept.Drops = nil; !a.Fits {
-		w.kept.Drops = w.drops(asked)
-	}
-	return nil
+		m.reliefs = day.Reliefs(a.real, pl, compareEffort)
+		if !a.Fits {
+			m.drops = w.drops(asked)
+		}
+		return m
+	})
+	a.Better, w.kept.Reliefs, w.kept.Drops = known.better, known.reliefs, known.drops
 }
 
 func (a *dayAnswer) underway() day.Problem {
@@ -216,4 +224,12 @@ func (s *server) juiceReady(ctx context.Context, batch string, on fruit.Day) (ma
 		}
 	}
 	return made, end + 24*60 - int(on-made)*24*60, nil
+}
+
+// cannot says why there is no plan at all.
+func cannot(p day.Problem) string {
+	if err := p.Check(); err != nil {
+		return "This day cannot be planned: " + err.Error() + "."
+	}
+	return "This day cannot be planned: what is left of it finds no place in three days."
 }

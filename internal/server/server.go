@@ -57,6 +57,8 @@ type server struct {
 	ending   <-chan struct{}
 	beat     time.Duration
 
+	compared comparing // of days that run
+
 	printer device.LabelPrinter
 	folder  string
 

@@ -42,7 +42,7 @@ const go = (date: string) => date && router.push({ name: 'day', params: { date }
     <p v-if="day.finish" class="done" :class="{ not: !day.fits }" data-finish>
       <span>{{ day.state === 'over' ? 'Done at' : 'All done by' }}</span> <strong>{{ day.finish }}</strong>
     </p>
-    <div v-if="day.finish" class="words">
+    <div v-if="day.finish || day.not" class="words">
       <p v-if="!day.fits" class="stop" role="alert" data-not-fit>
         <span aria-hidden="true">✕</span> Does not fit. {{ day.not }}
       </p>
