@@ -88,8 +88,8 @@ func (a *dayAnswer) steps() {
 			st.State = "now"
 		case a.State == "over":
 			st.State = "late"
-		case a.State == "running" && a.prior[i].Start < a.now.minute:
-			st.State = "late"
+		case a.State == "running" && a.prior[i].Start < a.now.minute && at.Start <= a.now.minute:
+			st.State = "late" // it could begin now; what can only begin later has its own time
 		}
 		if moved := at.Start - a.prior[i].Start; a.State == "running" && st.State != "done" && abs(moved) >= 3 {
 			st.Moved = minutesText(abs(moved)) + map[bool]string{true: " later", false: " earlier"}[moved > 0]
@@ -200,7 +200,7 @@ func (a *dayAnswer) litSteps() {
 			st.State = "late"
 		default:
 			st.Can = []string{"begun"}
-			if a.State == "running" && a.prior[first].Held(a.w.problem.Tasks[first].Load).From < a.now.minute {
+			if a.State == "running" && a.prior[first].Held(a.w.problem.Tasks[first].Load).From < a.now.minute && held.From <= a.now.minute {
 				st.State = "late"
 			}
 		}
