@@ -56,7 +56,6 @@ export function useDayChanges(date: Ref<string>) {
       answered(api.POST('/api/days/{date}/steps', { params: { path: at.value }, body })),
     ),
     order: change(() => answered(api.POST('/api/days/{date}/order', { params: { path: at.value } }))),
-    clear: change(() => answered(api.DELETE('/api/days/{date}', { params: { path: at.value } }))),
   }
 }
 
