@@ -48,6 +48,7 @@ type dayPieceBody struct {
 	From int    `json:"from" doc:"minutes from midnight"`
 	To   int    `json:"to"`
 	What string `json:"what"`
+	Time string `json:"time" doc:"when it begins: 8:20"`
 }
 
 type dayStepBody struct {
@@ -61,6 +62,7 @@ type dayStepBody struct {
 	From    int            `json:"from"`
 	To      int            `json:"to"`
 	Time    string         `json:"time" doc:"8:20 to 8:45"`
+	At      string         `json:"at" doc:"when it begins, as it can be held there: 8:20"`
 	State   string         `json:"state" enum:"ahead,late,now,done"`
 	Moved   string         `json:"moved" doc:"how far it moved from where it was planned; empty where it did not"`
 	Locked  bool           `json:"locked"`

@@ -2,43 +2,12 @@ package server
 
 import (
 	"fmt"
-	"regexp"
-	"strconv"
 	"strings"
 
 	"mellisca/core/day"
+	"mellisca/core/measure"
 	"mellisca/internal/store"
 )
-
-// A clock as a cook types it: 8, 8:30, 8.30, 830, 14h30, 2 pm, 2:15pm, noon.
-var clockTyped = regexp.MustCompile(`^(\d{1,2})(?:\s*[:.h]\s*(\d{2})|(\d{2}))?\s*(am|pm|a|p)?$`)
-
-// parseClock reads a time of day in minutes from midnight, 0 to 1440.
-func parseClock(typed string) (minute int, ok bool) {
-	t := strings.ToLower(strings.TrimSpace(typed))
-	switch t {
-	case "noon":
-		return 12 * 60, true
-	case "midnight":
-		return 24 * 60, true
-	}
-	m := clockTyped.FindStringSubmatch(t)
-	if m == nil {
-		return 0, false
-	}
-	hour, _ := strconv.Atoi(m[1])
-	past, _ := strconv.Atoi(m[2] + m[3])
-	if m[4] != "" {
-		if hour < 1 || hour > 12 {
-			return 0, false
-		}
-		if hour %= 12; m[4][0] == 'p' {
-			hour += 12
-		}
-	}
-	minute = hour*60 + past
-	return minute, past < 60 && minute <= 24*60
-}
 
 // readClock reads a typed time of day, and adds what is wrong with it. An empty one is 0
 // where it may be left out.
@@ -46,7 +15,7 @@ func readClock(typed, where string, empty bool, problems *[]error) int {
 	if empty && strings.TrimSpace(typed) == "" {
 		return 0
 	}
-	minute, ok := parseClock(typed)
+	minute, ok := measure.ParseClock(typed)
 	if !ok {
 		*problems = append(*problems, field(where, "Accepted: a time of day such as 8:30, 14:00 or 2 pm.", typed))
 	}
@@ -95,18 +64,15 @@ func fieldsOf(d store.Day) DayFields {
 		if minute == 0 {
 			return ""
 		}
-		return plainClock(minute)
+		return measure.ClockText(minute)
 	}
-	f := DayFields{Begin: plainClock(d.Begin), By: or(d.By), Late: or(d.Late), Burners: d.Burners, Pots: d.Pots, Cooks: []CookFields{}}
+	f := DayFields{Begin: measure.ClockText(d.Begin), By: or(d.By), Late: or(d.Late), Burners: d.Burners, Pots: d.Pots, Cooks: []CookFields{}}
 	for _, c := range d.Cooks {
-		cook := CookFields{Name: c.Name, From: plainClock(c.There.From), To: plainClock(c.There.To), Breaks: []BreakFields{}}
+		cook := CookFields{Name: c.Name, From: measure.ClockText(c.There.From), To: measure.ClockText(c.There.To), Breaks: []BreakFields{}}
 		for _, b := range c.Breaks {
-			cook.Breaks = append(cook.Breaks, BreakFields{plainClock(b.From), plainClock(b.To)})
+			cook.Breaks = append(cook.Breaks, BreakFields{measure.ClockText(b.From), measure.ClockText(b.To)})
 		}
 		f.Cooks = append(f.Cooks, cook)
 	}
 	return f
 }
-
-// plainClock is a time of day as it is typed: midnight at its end is 24:00.
-func plainClock(minute int) string { return fmt.Sprintf("%d:%02d", minute/60, minute%60) }

@@ -17,9 +17,9 @@ func (a *dayAnswer) lanes() {
 	}
 	hands := make([]dayLaneBody, len(w.Cooks))
 	for i, c := range w.Cooks {
-		hands[i] = dayLaneBody{Kind: "hands", Name: c.Name, Away: []dayPieceBody{{0, c.There.From, "not there yet"}, {c.There.To, 48 * 60, "gone"}}}
+		hands[i] = dayLaneBody{Kind: "hands", Name: c.Name, Away: []dayPieceBody{{To: c.There.From, What: "not there yet"}, {From: c.There.To, To: 48 * 60, What: "gone"}}}
 		for _, b := range c.Breaks {
-			hands[i].Away = append(hands[i].Away, dayPieceBody{b.From, b.To, "break"})
+			hands[i].Away = append(hands[i].Away, dayPieceBody{From: b.From, To: b.To, What: "break"})
 		}
 	}
 	canners, burners := make([]dayLaneBody, len(w.canners)), make([]dayLaneBody, w.Burners)

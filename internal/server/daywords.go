@@ -107,6 +107,9 @@ func (a *dayAnswer) steps() {
 		a.Steps = append(a.Steps, st)
 	}
 	a.litSteps()
+	for i := range a.Steps {
+		a.Steps[i].At = measure.ClockText(a.Steps[i].From % (24 * 60))
+	}
 	slices.SortStableFunc(a.Steps, func(x, y dayStepBody) int { return cmp.Or(cmp.Compare(x.From, y.From), cmp.Compare(x.To, y.To)) })
 }
 
@@ -215,7 +218,7 @@ func pieces(planned, l *day.Load, at day.Placed, begun bool) (all []dayPieceBody
 	from := at.Start
 	add := func(what string, minutes int) {
 		if minutes > 0 {
-			all = append(all, dayPieceBody{from, from + minutes, what})
+			all = append(all, dayPieceBody{from, from + minutes, what, measure.ClockText(from % (24 * 60))})
 		}
 		from += max(0, minutes)
 	}

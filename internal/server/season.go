@@ -174,7 +174,7 @@ func (s *server) season(ctx context.Context) (*seasonPlanOutput, error) {
 		n := (i + 1) % 7
 		t := weekTimeBody{Weekday: n, Name: weekdayNames[n]}
 		if week[n].To > week[n].From {
-			t.From, t.To = plainClock(week[n].From), plainClock(week[n].To)
+			t.From, t.To = measure.ClockText(week[n].From), measure.ClockText(week[n].To)
 		}
 		b.Week = append(b.Week, t)
 	}
@@ -249,7 +249,7 @@ func (s *server) evenings(ctx context.Context, week store.Week, b *seasonPlanBod
 		}
 		body := aheadDayBody{Date: dateOf(on).Format(time.DateOnly), Title: dayText(on), Own: said, Turns: []turnBody{}}
 		if t.To > t.From {
-			body.Time, body.From, body.To = fromTo(t.From, t.To), plainClock(t.From), plainClock(t.To)
+			body.Time, body.From, body.To = fromTo(t.From, t.To), measure.ClockText(t.From), measure.ClockText(t.To)
 		}
 		if now := s.now(); n == 0 {
 			t.From = max(t.From, now.Hour()*60+now.Minute())

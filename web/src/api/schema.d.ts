@@ -2738,11 +2738,15 @@ export interface components {
              * @description minutes from midnight
              */
             from: number;
+            /** @description when it begins: 8:20 */
+            time: string;
             /** Format: int64 */
             to: number;
             what: string;
         };
         DayStepBody: {
+            /** @description when it begins, as it can be held there: 8:20 */
+            at: string;
             batch: string;
             can: ("begun" | "done" | "back" | "lock" | "unlock" | "hob")[];
             /** @description its id */

@@ -4,7 +4,6 @@ import DayLanes from '@/drawings/DayLanes.vue'
 
 /** The day on paper: lanes over a list with a box to tick. */
 defineProps<{ day: Day; number: (s: Step) => number }>()
-const clock = (m: number) => `${Math.floor(m / 60) % 24}:${String(m % 60).padStart(2, '0')}`
 </script>
 
 <template>
@@ -36,14 +35,14 @@ const clock = (m: number) => `${Math.floor(m / 60) % 24}:${String(m % 60).padSta
       <tbody>
         <tr v-for="s in day.steps" :key="s.key">
           <td class="box"></td>
-          <td class="when">{{ s.kind === 'lit' ? clock(s.from) : s.time }}</td>
+          <td class="when">{{ s.kind === 'lit' ? s.at : s.time }}</td>
           <td>
             <strong>{{ number(s) || '' }} {{ s.title }}</strong>
           </td>
           <td>
             {{ s.with }}
             <span v-if="s.pieces.length"
-              >({{ s.pieces.map((p) => `${clock(p.from)} ${p.what.toLowerCase()}`).join('; ') }})</span
+              >({{ s.pieces.map((p) => `${p.time} ${p.what.toLowerCase()}`).join('; ') }})</span
             >
           </td>
           <td>{{ [s.who, s.where].filter(Boolean).join(', ') }}</td>

@@ -12,13 +12,12 @@ const emit = defineEmits<{
 }>()
 const hold = (e: Event) => emit('lock', String(new FormData(e.target as HTMLFormElement).get('at')))
 const words = { ahead: '', late: 'late', now: 'now', done: 'done' }
-const clock = (m: number) => `${Math.floor(m / 60) % 24}:${String(m % 60).padStart(2, '0')}`
 </script>
 
 <template>
   <li class="step" :class="[step.state, { picked, big }]" :data-step="step.key" :data-state="step.state">
     <button type="button" class="open" :aria-expanded="picked" @click="$emit('pick')">
-      <span class="time">{{ step.kind === 'lit' ? clock(step.from) : step.time }}</span>
+      <span class="time">{{ step.kind === 'lit' ? step.at : step.time }}</span>
       <span class="what">
         <span v-if="number" class="number" :style="{ borderColor: tint(step.product) }">{{ number }}</span>
         <strong>{{ step.title }}</strong>
@@ -36,7 +35,7 @@ const clock = (m: number) => `${Math.floor(m / 60) % 24}:${String(m % 60).padSta
     <div v-if="picked || big" class="more">
       <ol v-if="step.pieces.length">
         <li v-for="p in step.pieces" :key="p.from">
-          <span class="time">{{ clock(p.from) }}</span> {{ p.what }}
+          <span class="time">{{ p.time }}</span> {{ p.what }}
         </li>
       </ol>
       <p v-if="step.hot && step.state === 'ahead'" class="quiet">
@@ -72,9 +71,9 @@ const clock = (m: number) => `${Math.floor(m / 60) % 24}:${String(m % 60).padSta
           class="key"
           :disabled="pending"
           data-lock
-          @click="$emit('lock', clock(step.from))"
+          @click="$emit('lock', step.at)"
         >
-          Hold it at {{ clock(step.from) }}
+          Hold it at {{ step.at }}
         </button>
         <button
           v-if="!big && step.can.includes('unlock')"

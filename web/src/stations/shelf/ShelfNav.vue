@@ -30,41 +30,18 @@ const waits = (name: string) =>
   </nav>
 </template>
 
+<style scoped src="../pages.css"></style>
 <style scoped>
 nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 6px;
   margin-bottom: 8px;
 }
 a {
-  display: inline-flex;
-  align-items: center;
   gap: 8px;
-  min-height: 48px;
-  padding: 0 12px;
-  border-bottom: 4px solid transparent;
-  color: var(--color-rim-text);
-  font-weight: 600;
-  text-decoration: none;
-}
-a.here {
-  border-bottom-color: var(--color-rim);
 }
 .waits {
   padding: 1px 9px;
   border-radius: 12px;
   background: var(--color-wait-fill);
   color: #14202e;
-}
-@media (max-width: 640px) {
-  nav {
-    flex-wrap: nowrap;
-    overflow-x: auto;
-    scrollbar-width: none;
-  }
-  a {
-    flex: none;
-  }
 }
 </style>
