@@ -27,7 +27,9 @@ export function useDayChanges(date: Ref<string>) {
   const queries = useQueryClient()
   const at = computed(() => ({ date: date.value }))
   const onSuccess = (day: Day) => {
+    // The same day may be shown as today and by its date.
     queries.setQueryData(['day', date.value], day)
+    queries.setQueriesData<Day>({ queryKey: ['day'] }, (old) => (old?.date === day.date ? day : old))
     void queries.invalidateQueries({ queryKey: ['season'] })
     void queries.invalidateQueries({ queryKey: ['day'], refetchType: 'none' })
   }
